@@ -1,0 +1,103 @@
+/** `skia`: the same computation at a command line. JSON on standard output; one sentence on standard error and status 2 when something is wrong. */
+import { readFile, stat } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import { assess, type Ledger } from '@skiametra/core/assess';
+import { bitternProject } from '@skiametra/core/demo';
+import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile } from '@skiametra/core/design';
+import { logFlight, logToCsv } from '@skiametra/devices';
+import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
+
+interface Out { write(text: string): unknown }
+
+class UsageError extends Error {}
+
+const HELP = `skia schema                              the JSON Schema of a project file
+skia demo bittern                        a demo project as a project file
+skia assess FILE [--loading NAME]        the ledger of the newest version in a project file, or of one design document
+skia log FILE [--loading NAME] [--laps N] [--seed N]
+                                         a flight of that design as the simulated GPS logger writes it (CSV)
+skia help                                this text
+`;
+
+const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject };
+
+async function readDesign(path: string | undefined): Promise<DesignDocument> {
+  if (!path) throw new UsageError('Name a file: skia assess FILE.');
+  const info = await stat(path).catch(() => null);
+  if (!info?.isFile()) throw new UsageError(`There is no file ${path}.`);
+  if (info.size > MAX_PROJECT_BYTES) throw new UsageError(`${path} is larger than 40 MB.`);
+  const text = await readFile(path, 'utf8');
+  let data: unknown;
+  try { data = JSON.parse(text); } catch { throw new UsageError(`${path} is not JSON.`); }
+  if (typeof data === 'object' && data !== null && 'format' in data) {
+    const file = parseProjectJson(text);
+    if (file.status === 'error') throw new UsageError(file.message);
+    return file.value.versions[file.value.versions.length - 1].document;
+  }
+  const doc = readDocument(data);
+  if (doc.status === 'error') throw new UsageError(doc.message);
+  return doc.value;
+}
+
+function loadingOf(doc: DesignDocument, name: string | undefined): string | null {
+  if (name === undefined) return null;
+  const found = doc.design.loadings.find((l) => l.id === name || l.name.toLowerCase() === name.toLowerCase());
+  if (!found) throw new UsageError(`There is no loading “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`);
+  return found.id;
+}
+
+function ledgerJson(ledger: Ledger, loading: string | null): object {
+  const keep = (state: string) => loading === null || state === 'all' || state === loading;
+  return {
+    stopped: ledger.stopped,
+    quantities: ledger.entries.filter((e) => keep(e.state)).map(({ id, state, value, sigma, kind, method, inputs, warnings }) => ({ id, state, value, sigma, kind, method, inputs, warnings })),
+    findings: ledger.findings.filter((f) => keep(f.state)),
+  };
+}
+
+async function run(args: string[], out: Out): Promise<void> {
+  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const [command, operand, ...rest] = positionals;
+  const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
+  if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
+  if (values.help || command === undefined || command === 'help') { out.write(HELP); return; }
+  if (command === 'schema') { json(projectJsonSchema()); return; }
+  if (command === 'demo') {
+    const demo = operand !== undefined && Object.hasOwn(DEMOS, operand) ? DEMOS[operand] : undefined;
+    if (!demo) throw new UsageError(`Name a demo: ${Object.keys(DEMOS).join(', ')}.`);
+    json(demo());
+    return;
+  }
+  if (command === 'assess') {
+    const doc = await readDesign(operand);
+    const loading = loadingOf(doc, values.loading);
+    const ledger = assess(doc.brief, doc.design, doc.calibration);
+    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
+    json(ledgerJson(ledger, loading));
+    return;
+  }
+  if (command === 'log') {
+    const doc = await readDesign(operand);
+    const whole = (name: string, text: string | undefined, fallback: number, most: number) => {
+      const n = text === undefined ? fallback : Number(text);
+      if (!(Number.isInteger(n) && n >= 1 && n <= most)) throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
+      return n;
+    };
+    const loading = loadingOf(doc, values.loading) ?? doc.design.loadings[0].id;
+    out.write(logToCsv(logFlight(doc, loading, whole('laps', values.laps, 6, 40), whole('seed', values.seed, 7, 1e9)).rows));
+    return;
+  }
+  throw new UsageError(`“${command}” is not a command; try skia help.`);
+}
+
+/** @returns exit status: 0, or 2 after one sentence on `err` */
+export async function main(args: string[], out: Out, err: Out): Promise<number> {
+  try {
+    await run(args, out);
+    return 0;
+  } catch (e) {
+    if (e instanceof UsageError) { err.write(`${e.message}\n`); return 2; }
+    if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) { err.write(`${e.message.split('\n')[0].split('. To specify')[0]}\n`); return 2; }
+    throw e;
+  }
+}

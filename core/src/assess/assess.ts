@@ -1,0 +1,102 @@
+/**
+ * assess(brief, design, calibration): the whole chain, one ledger out.
+ *   1 air, sections, surfaces   (prepare: no calibration factor changes them)
+ *   2 balance, power, flight, structure, laps   (chain, at the calibrated mean)
+ *   3 score
+ *   4 the same once more per calibration factor, for the uncertainty of every number:
+ *        sigma^2 = J C J^T, J by central differences of one standard deviation
+ *   5 findings: what is wrong, in sentences, with the change that mends it
+ * The browser's worker, the server and the command line all call this one function.
+ */
+import { FACTOR_IDS, factorsOf, type Brief, type Calibration, type Design } from '../design';
+import { DomainError } from '../numeric';
+import { runChain, type ChainResult } from './chain';
+import { designCurves } from './curves';
+import { findingsOf } from './findings';
+import { keyOf, type Ledger, type LedgerCurve, type LedgerEntry } from './ledger';
+import { prepare, type Prepared, type StepCache } from './prepare';
+import { inputsOf, quantityDef } from './quantities';
+import { scoreLoadings } from './scoring';
+
+/** Chain and score for one factor vector, smooth laps for derivatives. */
+function runAll(brief: Brief, design: Design, prep: Prepared, mean: readonly number[], at: number, shift: number): ChainResult {
+  const r = runChain(brief, design, prep, factorsOf(mean, at, shift));
+  Object.assign(r.values, scoreLoadings(brief, design, r.values, true).values);
+  return r;
+}
+
+interface Jacobian { values: Record<string, number[]>; curves: Record<string, number[][]> }
+
+/** d value / d factor by central differences of one standard deviation each way. */
+function differentiate(brief: Brief, design: Design, prep: Prepared, cal: Calibration): Jacobian {
+  const out: Jacobian = { values: {}, curves: {} };
+  FACTOR_IDS.forEach((_, k) => {
+    const h = Math.sqrt(cal.covariance[k][k]);
+    if (!(h > 1e-9)) return;
+    const up = runAll(brief, design, prep, cal.mean, k, h), down = runAll(brief, design, prep, cal.mean, k, -h);
+    for (const key of Object.keys(up.values)) (out.values[key] ??= FACTOR_IDS.map(() => 0))[k] = (up.values[key] - down.values[key]) / (2 * h);
+    for (const key of Object.keys(up.curves)) {
+      const rows = (out.curves[key] ??= up.curves[key].map(() => FACTOR_IDS.map(() => 0)));
+      up.curves[key].forEach((u, i) => { rows[i][k] = (u - down.curves[key][i]) / (2 * h); });
+    }
+  });
+  return out;
+}
+
+/** Variance of J x under the calibration's covariance, and each factor's share of it. */
+function propagate(j: readonly number[] | undefined, cov: readonly (readonly number[])[]): { sigma: number; shares: number[] } {
+  if (!j) return { sigma: 0, shares: FACTOR_IDS.map(() => 0) };
+  const part = j.map((a, i) => a * cov[i].reduce((s, c, k) => s + c * j[k], 0));
+  const variance = part.reduce((s, p) => s + p, 0);
+  return { sigma: Math.sqrt(Math.max(0, variance)), shares: part.map((p) => (variance > 0 ? p / variance : 0)) };
+}
+
+/** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
+export function sensitivities(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): { values: Record<string, number>; gradient: Record<string, number[]> } {
+  const prep = prepare(brief, design, cache);
+  return { values: runAll(brief, design, prep, calibration.mean, -1, 0).values, gradient: differentiate(brief, design, prep, calibration).values };
+}
+
+/** A curve less the points outside its range (speeds below the stall). */
+function withoutGaps(c: LedgerCurve): LedgerCurve {
+  const keep = c.y.flatMap((y, i) => (Number.isFinite(y) ? [i] : []));
+  return { ...c, x: keep.map((i) => c.x[i]), y: keep.map((i) => c.y[i]), sigma: c.sigma && keep.map((i) => c.sigma![i]) };
+}
+
+/**
+ * @param cache results of unchanged steps from earlier calls; owned by the caller
+ * @returns the ledger; never throws for a design the schema accepts: a step that cannot be done is named in `stopped`
+ */
+export function assess(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): Ledger {
+  let prep: Prepared;
+  try {
+    prep = prepare(brief, design, cache);
+  } catch (e) {
+    if (!(e instanceof DomainError)) throw e;
+    return { entries: [], curves: [], findings: [], stopped: `The computation stopped: ${e.message}.` };
+  }
+  const base = runChain(brief, design, prep, factorsOf(calibration.mean));
+  const score = scoreLoadings(brief, design, base.values, false);
+  const values = { ...base.values, ...score.values };
+  const remarks = { ...base.remarks, ...score.remarks };
+  const J = differentiate(brief, design, prep, calibration);
+
+  const entries: LedgerEntry[] = [];
+  let bad: string | null = null;
+  for (const [key, value] of Object.entries(values)) {
+    const [id, state] = key.split('@');
+    const def = quantityDef(id);
+    if (!def) continue;
+    if (!Number.isFinite(value)) { bad ??= `${def.name} does not come to a number`; continue; }
+    const { sigma, shares } = propagate(J.values[key === `laps@${state}` ? keyOf('lapsExact', state) : key], calibration.covariance);
+    entries.push({ id, state, value, sigma: Number.isFinite(sigma) ? sigma : 0, kind: def.kind, method: def.method, inputs: inputsOf(def), warnings: remarks[key] ?? [], shares });
+  }
+  const curves: LedgerCurve[] = designCurves(design, prep, base);
+  for (const c of curves) {
+    const rows = J.curves[keyOf(c.id, c.state)];
+    if (rows) (c as { sigma: number[] | null }).sigma = rows.map((r) => { const s = propagate(r, calibration.covariance).sigma; return Number.isFinite(s) ? s : 0; });
+  }
+  const drawn = curves.map(withoutGaps);
+  const ledger: Ledger = { entries, curves: drawn, findings: [], stopped: bad ? `${bad}; check the sizes that were entered last.` : null };
+  return { ...ledger, findings: findingsOf(brief, design, prep, ledger, score.errors) };
+}

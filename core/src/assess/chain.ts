@@ -1,0 +1,184 @@
+/**
+ * The chain in the trade's own order of work, for one vector of calibration factors:
+ * balance, power, structure, flight, mission. Score follows in `scoring.ts`. Plain numbers out.
+ */
+import { G0 } from '../air';
+import type { Brief, Design, Factors, Loading } from '../design';
+import { bestClimb, dragAt, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../flight';
+import { loadedState } from '../mass';
+import { flyLap, lapsInWindow } from '../mission';
+import { interpolateLinear } from '../numeric';
+import { buildDrive, lipoOpenCircuit, MEAN_SOC, operate, operateForThrust, type Drive } from '../power';
+import { sparCurve, sparSection } from '../structure';
+import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
+import type { Prepared } from './prepare';
+
+export type Values = Record<string, number>;
+
+/** Numbers, curves (y only, on fixed x) and remarks of one run. Keys: `quantity@state`, `curve@state`. */
+export interface ChainResult { values: Values; curves: Record<string, number[]>; remarks: Record<string, string[]> }
+
+export const CURVE_SPEEDS = Array.from({ length: 25 }, (_, i) => 5 + i * 1.25);
+const THRUST_SPEEDS = Array.from({ length: 19 }, (_, i) => i * 2.5);
+const TRANSITION_HEIGHT = 15;
+
+/** Quantities of the whole design. */
+function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAero, drive: Drive, v: Values): void {
+  const { air, wing } = prep;
+  v['airDensity@all'] = air.density;
+  v['densityAltitude@all'] = air.densityAltitude;
+  v['wingArea@all'] = wing.area;
+  v['wingSpan@all'] = wing.span;
+  v['aspectRatio@all'] = wing.aspectRatio;
+  v['meanChord@all'] = wing.mac;
+  if (prep.tail) v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
+  if (prep.fin) v['finVolume@all'] = tailVolume(wing, prep.fin, true).volume;
+  v['liftSlope@all'] = aero.sol.coefficients.clAlpha;
+  v['neutralPoint@all'] = aero.neutralX;
+  v['cgForward@all'] = aero.neutralX - design.flight.marginMax * wing.mac;
+  v['cgAft@all'] = aero.neutralX - design.flight.marginMin * wing.mac;
+
+  const still = operate(drive, 1, 0, MEAN_SOC);
+  v['staticThrust@all'] = still.thrust;
+  v['staticCurrent@all'] = still.current;
+  v['staticRpm@all'] = still.omega;
+  v['staticPower@all'] = still.power;
+  v['packVoltage@all'] = still.voltage;
+  v['tipMach@all'] = (still.omega * drive.curve.size.diameter) / 2 / air.soundSpeed;
+  v['usableEnergy@all'] = drive.charge * drive.series * lipoOpenCircuit(MEAN_SOC);
+
+  const spar = sparSection(design.structure.spar);
+  v['sparMoment@all'] = spar.momentUp * f.strength;
+  v['sparStiffness@all'] = spar.stiffness * f.stiffness;
+}
+
+/** The laps of one loading: speed at the lap throttle, turns, window, energy. */
+interface LapTask { brief: Brief; design: Design; model: PointModel; drive: Drive; lapThrust: (v: number) => number; run: ReturnType<typeof groundRun>; climb: number; usable: number }
+
+function lapValues({ brief, design, model, drive, lapThrust, run, climb, usable }: LapTask, put: (id: string, x: number, remark?: string) => void): void {
+  const { course, site } = brief;
+  const { turnBank, reserve } = design.flight;
+  const level = levelSpeed(model, lapThrust);
+  const speed = level ?? stallSpeed(model) * 1.1;
+  const n = 1 / Math.cos(turnBank);
+  put('lapSpeed', speed, level === null ? 'The lap throttle does not hold this loading level; the numbers that follow assume 1.1 times the stall speed.' : undefined);
+  const straight = operateForThrust(drive, model.drag(speed), speed);
+  const turn = operateForThrust(drive, model.drag(speed, n), speed);
+  put('lapCurrent', straight.current, straight.duty > 1 ? 'More than full throttle would be needed.' : undefined);
+  put('turnStallSpeed', stallSpeed(model, n), stallSpeed(model, n) > 0.9 * speed ? 'The lap turn is flown within 10 % of the stall: less bank or more speed.' : undefined);
+  const lap = flyLap(course, { speed, wind: site.wind, bank: turnBank, straightPower: straight.power, turnPower: turn.power });
+  put('lapTime', lap.time, turn.duty > 1 ? 'Full throttle does not hold the speed in the turn; the real lap is slower.' : undefined);
+  put('lapEnergy', lap.energy);
+  const climbTime = climb > 0.05 ? TRANSITION_HEIGHT / climb : Infinity;
+  const startTime = (run.status === 'airborne' ? run.time : 0) + climbTime;
+  const startEnergy = startTime < Infinity ? startTime * operate(drive, 1, speed).power : Infinity;
+  const count = lapsInWindow(course.window, startTime, lap.time, usable * (1 - reserve) - startEnergy, lap.energy);
+  put('lapsExact', count.laps, count.byEnergy < count.byTime ? 'The pack, not the clock, ends the laps.' : undefined);
+  put('laps', Math.floor(count.laps));
+  put('timedTime', startTime + course.timedLaps * lap.time);
+  put('energyLeft', Math.max(0, 1 - (startEnergy + Math.floor(count.laps) * lap.energy) / usable));
+  put('endurance', ((1 - reserve) * drive.charge) / straight.current);
+}
+
+function structureValues(design: Design, mass: number, wingMass: number, f: Factors, prep: Prepared, v: Values, put: (id: string, x: number) => void): number[] {
+  const wing = design.surfaces.find((s) => s.role === 'wing')!;
+  const half = prep.wing.span / 2;
+  const chords = { eta: wing.stations.map((s) => s.y / half), chord: wing.stations.map((s) => s.chord) };
+  const curve = sparCurve(half, mass, wingMass, chords, Math.max(v['sparStiffness@all'], 1e-9));
+  put('failLoadFactor', v['sparMoment@all'] / curve.rootMoment);
+  put('failLoadFactorDown', (sparSection(design.structure.spar).momentDown * f.strength) / curve.rootMoment);
+  put('allowedLoadFactor', v['sparMoment@all'] / curve.rootMoment / design.structure.safetyFactor);
+  put('tipDeflection', curve.tipDeflection);
+  return curve.moment;
+}
+
+/** What one run shares between its loadings. */
+interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive; thrust: (v: number) => number; lapThrust: (v: number) => number }
+
+function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
+  const { brief, design, prep, f, aero, drive, thrust } = step;
+  const { air, wing } = prep;
+  const v = r.values;
+  const put = (id: string, x: number, remark?: string) => {
+    v[`${id}@${loading.id}`] = x;
+    if (remark) (r.remarks[`${id}@${loading.id}`] ??= []).push(remark);
+  };
+
+  // balance
+  const state = loadedState(design, loading, 'best', f.massGrowth);
+  const payload = loading.count * design.payload.unitMass;
+  put('mass', state.mass);
+  put('plannedMass', loadedState(design, loading, 'plan', 1).mass);
+  put('payloadMass', payload);
+  put('payloadCount', loading.count);
+  put('cgX', state.x);
+  put('cgChord', (state.x - wing.macX) / wing.mac);
+  put('staticMargin', (aero.neutralX - state.x) / wing.mac);
+
+  // lift limit: Reynolds number and stall speed settle together
+  const nu = air.viscosity / air.density;
+  let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (10 * c) / nu, f.clMax);
+  for (let k = 0; k < 2; k++) {
+    const vs = Math.sqrt((2 * state.mass * G0) / (air.density * wing.area * limit.clMax));
+    limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
+  }
+  put('clMax', limit.clMax);
+  put('stallEta', limit.eta);
+  r.curves[`stallRatio@${loading.id}`] = limit.ratios.map((p) => p.ratio);
+
+  // flight
+  const table = prep.dragTables.get(loading.id)!;
+  const model: PointModel = {
+    mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax,
+    drag: (speed, n = 1) => dragAt(table, speed, n * state.mass * G0, air.density, f).total,
+    fullThrust: thrust,
+  };
+  const vs = stallSpeed(model);
+  put('stallSpeed', vs);
+  put('wingLoading', state.mass / wing.area);
+  put('liftOffSpeed', design.flight.liftOffFactor * vs);
+  const groundDrag = dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total / (0.5 * air.density * 144);
+  const run = groundRun(model, { friction: brief.site.rollingFriction, wind: brief.site.wind, liftOffFactor: design.flight.liftOffFactor, groundCl: design.flight.groundCl, dragArea: groundDrag });
+  put('groundRun', run.status === 'airborne' ? run.distance : 9999, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
+  const climb = bestClimb(model);
+  put('climbRate', climb.rate);
+  const top = levelSpeed(model, thrust);
+  put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
+  const gl = glide(model);
+  put('glideRatio', gl.ratio);
+  put('glideSpeed', gl.speed);
+  put('minSink', gl.sink);
+  put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
+  put('powerToWeight', v['staticPower@all'] / state.mass);
+  lapValues({ brief, design, model, drive, lapThrust: step.lapThrust, run, climb: climb.rate, usable: v['usableEnergy@all'] }, put);
+  const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
+  put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x).elevator);
+
+  // structure
+  const wingMass = state.points.filter((p) => p.inWing).reduce((s, p) => s + p.mass, 0);
+  r.curves[`sparMoment@${loading.id}`] = structureValues(design, state.mass, wingMass, f, prep, v, put);
+  r.curves[`drag@${loading.id}`] = CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : model.drag(s)));
+}
+
+/** One run of the chain. */
+export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factors): ChainResult {
+  const r: ChainResult = { values: {}, curves: {}, remarks: {} };
+  const aero = linearAero(prep.lattice, prep.bodySlope, f.neutralPoint - 1);
+  const drive = buildDrive(design.power, prep.air.density, f);
+  designValues(design, prep, f, aero, drive, r.values);
+  const thrusts = THRUST_SPEEDS.map((s) => operate(drive, 1, s).thrust);
+  const thrust = (s: number) => interpolateLinear(THRUST_SPEEDS, thrusts, s);
+  r.curves['thrust@all'] = CURVE_SPEEDS.map(thrust);
+  const lapThrusts = THRUST_SPEEDS.map((s) => operate(drive, design.flight.lapThrottle, s).thrust);
+  const lapThrust = (s: number) => interpolateLinear(THRUST_SPEEDS, lapThrusts, s);
+  r.curves['lapThrust@all'] = CURVE_SPEEDS.map(lapThrust);
+  for (const l of design.loadings) loadingValues({ brief, design, prep, f, aero, drive, thrust, lapThrust }, l, r);
+  const first = design.loadings[0].id;
+  const table = prep.dragTables.get(first)!;
+  const q = 0.5 * prep.air.density * 14 * 14;
+  const d = dragAt(table, 14, 0.4 * q * prep.wing.area, prep.air.density, f);
+  r.values['dragArea@all'] = (d.parasite + d.profile) / q;
+  const ref = surfaceDrag(aero, 0.6, r.values[`cgX@${first}`], prep.polars, (c) => (14 * c) / (prep.air.viscosity / prep.air.density));
+  r.values['spanEfficiency@all'] = 0.36 / (Math.PI * prep.wing.aspectRatio * ref.induced * f.induced);
+  return r;
+}

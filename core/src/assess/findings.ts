@@ -1,0 +1,91 @@
+/** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
+import type { Brief, Design } from '../design';
+import { solveBalance } from '../mass';
+import { PITCH_RATIO_RANGE } from '../power';
+import { materialNamed } from '../structure';
+import { checkRequirements } from './requirements';
+import type { Finding, Ledger } from './ledger';
+import { entryOf } from './ledger';
+import { plausibilityFindings } from './plausibility';
+import type { Prepared } from './prepare';
+
+type Add = (station: Finding['station'], severity: Finding['severity'], state: string, sentence: string, fix?: Finding['fix']) => void;
+
+function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
+  const forward = entryOf(ledger, 'cgForward', 'all')!.value, aft = entryOf(ledger, 'cgAft', 'all')!.value;
+  const outside = design.loadings.filter((l) => { const x = entryOf(ledger, 'cgX', l.id)!.value; return x < forward - 1e-6 || x > aft + 1e-6; });
+  if (outside.length === 0) return;
+  const proposal = solveBalance(design, { forward, aft });
+  const marginOf = (id: string) => entryOf(ledger, 'staticMargin', id)!.value;
+  const off = (id: string) => Math.max(design.flight.marginMin - marginOf(id), marginOf(id) - design.flight.marginMax);
+  const first = outside.reduce((a, l) => (off(l.id) > off(a.id) ? l : a), outside[0]);
+  const margin = marginOf(first.id);
+  const tail = margin < design.flight.marginMin;
+  const changes = proposal.moves.map((m) => ({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
+  const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
+  const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
+  add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 1 ? ` (so are ${outside.length - 1} other loadings)` : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);
+}
+
+function structureFindings(design: Design, ledger: Ledger, add: Add): void {
+  const s = design.structure;
+  for (const id of s.spar.kind === 'tube' ? [s.spar.material] : [s.spar.capMaterial, s.spar.webMaterial]) if (!materialNamed(id)) add('structure', 'stop', 'all', `The spar names a material “${id}” that is not in the store.`);
+  if (s.spar.kind === 'tube' && s.spar.wall >= s.spar.outer / 2) add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
+  if (s.spar.kind === 'box' && 2 * s.spar.cap >= s.spar.height) add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
+  const worst = design.loadings.reduce((a, l) => (entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a), design.loadings[0]);
+  const up = entryOf(ledger, 'failLoadFactor', worst.id)!.value, down = entryOf(ledger, 'failLoadFactorDown', worst.id)!.value;
+  const needUp = s.requiredLoadFactor * s.safetyFactor, needDown = s.requiredNegative * s.safetyFactor;
+  if (up < needUp) add('structure', 'stop', worst.id, `This wing breaks at ${up.toFixed(1)} g in ${worst.name}; ${s.requiredLoadFactor} g with a factor of ${s.safetyFactor} needs ${needUp.toFixed(1)} g. Deepen the spar or thicken its caps.`);
+  if (down < needDown) add('structure', 'stop', worst.id, `Downward the wing breaks at ${down.toFixed(1)} g in ${worst.name}; ${needDown.toFixed(1)} g is needed.`);
+}
+
+function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
+  const { battery, esc, motor, propeller } = design.power;
+  const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
+  const pack = (battery.capacity / 3600) * battery.maxC;
+  for (const [name, limit] of [['motor', motor.maxCurrent], ['controller', esc.maxCurrent], ['pack', pack]] as const) {
+    if (amps > limit) add('power', 'stop', 'all', `Full throttle draws ${amps.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`);
+    else if (amps > 0.85 * limit) add('power', 'look', 'all', `Full throttle draws ${amps.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`);
+  }
+  const ratio = propeller.pitch / propeller.diameter;
+  if (!(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; the generic curves were fitted from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
+  if (entryOf(ledger, 'tipMach', 'all')!.value > 0.65) add('power', 'look', 'all', 'The propeller tip passes Mach 0.65 at full throttle: noise and loss.');
+  for (const l of design.loadings) {
+    const run = entryOf(ledger, 'groundRun', l.id)!.value;
+    if (run > brief.site.stripLength) { add('flight', 'look', l.id, `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`); break; }
+  }
+}
+
+function flightFindings(design: Design, ledger: Ledger, add: Add): void {
+  for (const l of design.loadings) {
+    const climb = entryOf(ledger, 'climbRate', l.id)!.value;
+    if (climb < 0.5) { add('flight', 'stop', l.id, `${l.name} climbs at ${climb.toFixed(2)} m/s: too little to clear anything.`); break; }
+  }
+  for (const l of design.loadings) {
+    const e = entryOf(ledger, 'turnStallSpeed', l.id)!;
+    if (e.warnings.length) { add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`); break; }
+  }
+  const last = design.loadings[design.loadings.length - 1];
+  const eta = entryOf(ledger, 'stallEta', last.id)!.value;
+  const aileron = design.surfaces.find((s) => s.role === 'wing')?.controls.find((c) => c.kind === 'aileron');
+  if (aileron && eta > aileron.from && eta < aileron.to) add('shape', 'look', last.id, `The stall begins at ${(eta * 100).toFixed(0)} % of the half span, inside the aileron: it may drop a wing. Some washout moves it inboard.`);
+}
+
+export function findingsOf(brief: Brief, design: Design, prep: Prepared, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
+  if (ledger.stopped) return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
+  const out: Finding[] = [];
+  const add: Add = (station, severity, state, sentence, fix = null) => { out.push({ station, severity, state, sentence, fix }); };
+  balanceFindings(design, ledger, add);
+  structureFindings(design, ledger, add);
+  powerFindings(brief, design, ledger, add);
+  flightFindings(design, ledger, add);
+  for (const e of scoreErrors) add('score', 'look', 'all', e);
+  for (const c of checkRequirements(brief, design, ledger)) {
+    if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);
+    else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
+  }
+  const top = entryOf(ledger, 'lapSpeed', design.loadings[0].id)!.value;
+  const re = (top * prep.wing.mac * prep.air.density) / prep.air.viscosity;
+  if (re < 6e4) add('sections', 'look', 'all', `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`);
+  return [...out, ...plausibilityFindings(design, ledger)];
+}

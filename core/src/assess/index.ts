@@ -1,0 +1,10 @@
+export { assess, sensitivities } from './assess';
+export { contourOf, POLAR_REYNOLDS } from './prepare';
+export type { StepCache } from './prepare';
+export { QUANTITIES, quantityDef, inputsOf } from './quantities';
+export type { QuantityDef } from './quantities';
+export { entryOf, curveOf, keyOf } from './ledger';
+export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
+export { checkRequirements } from './requirements';
+export type { RequirementCheck } from './requirements';
+export { formulaNames, scoreLoadings } from './scoring';

@@ -1,0 +1,55 @@
+/** The ledger: the only output of an assessment. */
+import type { KindName } from '../units';
+
+export interface LedgerEntry {
+  readonly id: string;
+  /** loading id, or 'all' */ readonly state: string;
+  /** SI */ readonly value: number;
+  /** standard uncertainty, SI */ readonly sigma: number;
+  readonly kind: KindName;
+  readonly method: string;
+  readonly inputs: readonly string[];
+  readonly warnings: readonly string[];
+  /** share of the variance by calibration factor, in the order of FACTOR_IDS; sums to 1 where sigma > 0 */
+  readonly shares: readonly number[];
+}
+
+export interface LedgerCurve {
+  readonly id: string;
+  readonly state: string;
+  readonly xKind: KindName;
+  readonly yKind: KindName;
+  readonly x: readonly number[];
+  readonly y: readonly number[];
+  /** standard uncertainty of y, where it was propagated */ readonly sigma: readonly number[] | null;
+}
+
+export interface Fix { readonly label: string; readonly changes: readonly { path: string; value: unknown }[] }
+
+export interface Finding {
+  readonly station: 'brief' | 'shape' | 'sections' | 'balance' | 'power' | 'structure' | 'flight' | 'score';
+  /** stop: not safe to fly; look: needs a look; ask: a plausibility question */
+  readonly severity: 'stop' | 'look' | 'ask';
+  readonly state: string;
+  readonly sentence: string;
+  readonly fix: Fix | null;
+}
+
+export interface Ledger {
+  readonly entries: readonly LedgerEntry[];
+  readonly curves: readonly LedgerCurve[];
+  readonly findings: readonly Finding[];
+  /** why the chain stopped, when it did; entries up to there are present */
+  readonly stopped: string | null;
+}
+
+export const keyOf = (id: string, state: string) => `${id}@${state}`;
+
+/** Entry of a quantity in a state; quantities of the whole design answer for every state. */
+export function entryOf(ledger: Ledger, id: string, state: string): LedgerEntry | undefined {
+  return ledger.entries.find((e) => e.id === id && e.state === state) ?? ledger.entries.find((e) => e.id === id && e.state === 'all');
+}
+
+export function curveOf(ledger: Ledger, id: string, state: string): LedgerCurve | undefined {
+  return ledger.curves.find((c) => c.id === id && (c.state === state || c.state === 'all'));
+}

@@ -1,0 +1,64 @@
+/**
+ * Plausibility: one small table of usual ranges for small electric aircraft of 0.5 to 10 kg, and a few
+ * claims that must agree with one another. Questions only, never a block. Ranges are common practice, no source.
+ */
+import type { Design } from '../design';
+import { formatQuantity, type KindName } from '../units';
+import type { Finding, Ledger } from './ledger';
+import { entryOf } from './ledger';
+import { quantityDef } from './quantities';
+
+const USUAL: Record<string, [lo: number, hi: number]> = {
+  wingSpan: [0.3, 6], aspectRatio: [3, 25], meanChord: [0.04, 0.9], tailVolume: [0.25, 1.3], finVolume: [0.012, 0.1],
+  mass: [0.1, 30], wingLoading: [1, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
+  stallSpeed: [3, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
+  clMax: [0.7, 2.4], tipDeflection: [0, 0.3], lapTime: [4, 600],
+};
+
+function slipOf(value: number, lo: number, hi: number): string {
+  const ten = value < lo ? value * 10 : value / 10;
+  return ten >= lo && ten <= hi ? ' A slip of ten, or a wrong unit?' : ' Is that what was meant?';
+}
+
+/** Questions about values outside their usual range, once per quantity. */
+function rangeQuestions(ledger: Ledger): Finding[] {
+  return Object.entries(USUAL).flatMap(([id, [lo, hi]]) => {
+    const e = ledger.entries.find((x) => x.id === id && !(x.value >= lo && x.value <= hi));
+    const def = quantityDef(id);
+    if (!e || !def) return [];
+    const show = (v: number) => formatQuantity(v, e.kind as KindName, 'metric');
+    return [{ station: def.station, severity: 'ask' as const, state: e.state, fix: null, sentence: `${def.name} comes out at ${show(e.value)}; usual for this kind of aircraft is ${show(lo)} to ${show(hi)}.${slipOf(e.value, lo, hi)}` }];
+  });
+}
+
+/** Claims of one design that cannot both be true. */
+function contradictions(design: Design): Finding[] {
+  const out: Finding[] = [];
+  const ask = (station: Finding['station'], sentence: string) => out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
+  const { battery, motor, esc } = design.power;
+  const pack = design.items.filter((i) => i.group === 'battery').reduce((s, i) => s + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0);
+  const wh = (battery.capacity * battery.series * 3.7) / 3600;
+  if (pack > 0 && !(wh / pack >= 90 && wh / pack <= 260)) ask('power', `The pack holds ${wh.toFixed(0)} Wh and weighs ${(pack * 1000).toFixed(0)} g: ${(wh / pack).toFixed(0)} Wh/kg, where lithium packs give 120 to 220. One of the two numbers is off.`);
+  const cellMilliohm = battery.cellResistance * 1000, ampHours = battery.capacity / 3600 / battery.parallel;
+  if (cellMilliohm * ampHours > 120 || cellMilliohm * ampHours < 3) ask('power', `A cell of ${ampHours.toFixed(1)} Ah with ${cellMilliohm.toFixed(1)} mΩ is unusual; ${(20 / ampHours).toFixed(0)} mΩ would be ordinary.`);
+  if (motor.resistance * motor.noLoadCurrent > 2) ask('power', 'Motor resistance times no-load current exceeds 2 V: check that the resistance was entered in milliohms.');
+  if (esc.maxCurrent > motor.maxCurrent * 6) ask('power', 'The controller is rated six times the motor: check the two limits.');
+  for (const s of design.sections) if (s.shape.kind === 'naca4' && Number(s.shape.digits.slice(2)) > 21) ask('sections', `Section ${s.name} is ${s.shape.digits.slice(2)} % thick; is that meant?`);
+  return out;
+}
+
+/** The sum of the parts against the scale. */
+function sumChecks(design: Design, ledger: Ledger): Finding[] {
+  return design.scale.flatMap((w) => {
+    const e = entryOf(ledger, 'mass', w.loading);
+    if (!e) return [];
+    const off = w.mass - e.value;
+    if (Math.abs(off) <= Math.max(0.004 * w.mass, 0.0005)) return [];
+    const name = design.loadings.find((l) => l.id === w.loading)?.name ?? w.loading;
+    return [{ station: 'balance' as const, severity: 'look' as const, state: w.loading, fix: null, sentence: `The parts add up to ${(e.value * 1000).toFixed(0)} g in ${name}, the scale says ${(w.mass * 1000).toFixed(0)} g: ${Math.abs(off * 1000).toFixed(0)} g ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.` }];
+  });
+}
+
+export function plausibilityFindings(design: Design, ledger: Ledger): Finding[] {
+  return [...rangeQuestions(ledger), ...contradictions(design), ...sumChecks(design, ledger)];
+}

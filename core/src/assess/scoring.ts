@@ -1,0 +1,64 @@
+/** Score of every loading from the brief's formulas over the values of a chain run. */
+import type { Brief, Design } from '../design';
+import { compileFormula, type NameTable } from '../score';
+import type { KindName } from '../units';
+import { QUANTITIES } from './quantities';
+import type { Values } from './chain';
+
+const CONSTANTS: Record<string, KindName | null> = { window: 'time', timedLaps: null };
+
+/** Names a formula may use: ledger quantities but scores, the course's figures, and the brief's rivals. */
+export function formulaNames(brief: Brief): NameTable {
+  const names: Record<string, KindName | null> = { ...CONSTANTS };
+  for (const q of Object.values(QUANTITIES)) if (q.station !== 'score') names[q.id] = q.kind;
+  for (const r of brief.rivals) names[r.name] = null;
+  return names;
+}
+
+/** Why a loading cannot be flown as asked; empty when it can. */
+export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
+  const out: string[] = [];
+  if (v[`groundRun@${loading}`] > brief.site.stripLength) out.push(`ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`);
+  if (!(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
+  if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank)) out.push('the spar breaks in the lap turn');
+  return out;
+}
+
+export interface ScoreResult { values: Values; remarks: Record<string, string[]>; errors: string[] }
+
+/**
+ * Points per mission and loading and the total. A loading that cannot be flown scores nothing on its free missions.
+ * @param smooth uses unrounded laps, for derivatives
+ * @param rivals which figure of each rival range
+ */
+export function scoreLoadings(brief: Brief, design: Design, v: Values, smooth: boolean, rivals: 'low' | 'likely' | 'high' = 'likely'): ScoreResult {
+  const names = formulaNames(brief);
+  const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
+  for (const r of brief.rivals) fixed[r.name] = r[rivals];
+  const out: ScoreResult = { values: {}, remarks: {}, errors: [] };
+  const missions = brief.missions.map((m) => ({ m, f: compileFormula(m.formula, names) }));
+  for (const { m, f } of missions) if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
+  for (const l of design.loadings) {
+    let total = 0;
+    for (const { m, f } of missions) {
+      const flown = m.loading === 'each' ? l.id : m.loading;
+      let points = 0;
+      if (f.status === 'ok') {
+        const env = { ...fixed };
+        for (const name of f.names) if (!(name in fixed)) env[name] = v[`${name}@${flown}`] ?? v[`${name}@all`] ?? NaN;
+        if (smooth && f.names.includes('laps')) env.laps = v[`lapsExact@${flown}`];
+        points = f.evaluate(env);
+        const problems = flyProblems(brief, design, v, flown);
+        if (problems.length) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push(`No points: ${problems.join(', ')}.`); }
+        if (!Number.isFinite(points)) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push('The formula does not come to a number here.'); }
+      }
+      out.values[`points-${m.id}@${l.id}`] = points;
+      total += points;
+    }
+    out.values[`score@${l.id}`] = total;
+  }
+  const best = design.loadings.reduce((a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a), design.loadings[0]);
+  out.values['bestCount@all'] = best.count;
+  out.values['bestScore@all'] = out.values[`score@${best.id}`];
+  return out;
+}

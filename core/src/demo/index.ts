@@ -1,0 +1,3 @@
+export { bitternDocument } from './bittern';
+export { bitternProject } from './project';
+export { starterDocument } from './starter';

@@ -1,0 +1,38 @@
+/** The demo project as an exchange file: version 1, one airframe, hops already flown, the timed laps still a card. */
+import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile, type TestBody } from '../design';
+import { PREFLIGHT } from '../trial';
+import { bitternDocument } from './bittern';
+
+const emptyRecord: TestBody['record'] = { flown: false, date: '', temperature: 288.15, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' };
+
+const hops: TestBody = {
+  card: {
+    title: 'Hops and straight flights, empty', question: 'Does it leave the boards in the computed run, and is the balance right?', oneChange: 'First flight of this airframe', expected: 'Ground run near 10 m, hands-off glide without pitching', stopWhen: 'Any pitch-up that full down elevator does not stop; wind above 4 m/s', loading: 'ferry',
+    overrideReason: 'Empty and gentle, no turns beyond 30 degrees of bank; the spar is to be changed before tubes are carried.',
+  },
+  checklist: PREFLIGHT.map((c) => ({ ...c, done: true })),
+  signedBy: 'Demo pilot',
+  record: { ...emptyRecord, flown: true, date: '2026-05-16', temperature: 287.15, wind: 0.8, cgX: 0.404, mass: 2.19, groundRun: 10.9, stallSpeed: 8.3, handling: ['as expected'], notes: 'Three hops and two circuits. Lands a little fast.' },
+  log: null,
+  measurements: [],
+};
+
+const laps: TestBody = {
+  card: {
+    title: 'Timed laps with six tubes', question: 'What are lap time and energy per lap really?', oneChange: 'Six tubes in the bay', expected: 'About 26 s and 0.7 Wh a lap', stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching', loading: 'tubes-6', overrideReason: '',
+  },
+  checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
+  signedBy: '', record: emptyRecord, log: null, measurements: [],
+};
+
+/** A fresh copy each call. */
+export function bitternProject(): ProjectFile {
+  return structuredClone({
+    format: FILE_FORMAT as typeof FILE_FORMAT,
+    schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
+    project: { name: 'Fenland Relay', aircraft: 'Bittern' },
+    versions: [{ key: 'v1', name: 'Bittern 1', parent: null, reason: 'First drawing from the brief.', document: bitternDocument() }],
+    airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v1', note: '' }],
+    tests: [{ key: 't1', version: 'v1', airframe: 'a1', body: hops }, { key: 't2', version: 'v1', airframe: 'a1', body: laps }],
+  });
+}

@@ -1,0 +1,13 @@
+export { BASES, FACTOR_IDS, SCHEMA_VERSION, briefSchema, calibrationSchema, designSchema, documentSchema, itemSchema, requirementSchema, sectionSchema, surfaceSchema } from './schema';
+export type { Basis, Brief, Calibration, Design, DesignDocument, FactorId, Item, Loading, Requirement, Section, SectionShape, Station, Surface } from './schema';
+export { HANDLING, measurementSchema, testBodySchema } from './testSchema';
+export type { Handling, LogRow, Measurement, TestBody } from './testSchema';
+export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
+export type { ProjectFile } from './project';
+export { readDocument, readProjectFile, referenceProblems, sentenceOf } from './read';
+export type { ReadResult } from './read';
+export { mergeThreeWay, listChanges } from './merge';
+export type { Change, MergeResult } from './merge';
+export { FACTORS, priorCalibration, factorsOf } from './factors';
+export type { Factor, Factors } from './factors';
+export { getPath, setPath } from './paths';

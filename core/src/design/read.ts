@@ -1,0 +1,71 @@
+/**
+ * Parse once at the edge: unknown JSON becomes a core type or one clear sentence.
+ * Also checks what a schema cannot: references between parts of the document.
+ */
+import type { z } from 'zod';
+import { FILE_FORMAT, projectFileSchema, type ProjectFile } from './project';
+import { SCHEMA_VERSION, documentSchema, type DesignDocument } from './schema';
+import { upgradeProjectFile } from './upgrades';
+
+export type ReadResult<T> = { status: 'ok'; value: T } | { status: 'error'; message: string };
+
+const fail = (message: string) => ({ status: 'error' as const, message });
+
+/** First problem of a Zod error as a sentence with its place. */
+export function sentenceOf(error: z.ZodError): string {
+  const issue = error.issues[0];
+  const place = issue.path.length ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ') : 'the document';
+  return `${place}: ${issue.message}.`;
+}
+
+/** Ids that are referred to but not defined, or defined twice; empty when all is well. */
+export function referenceProblems(doc: DesignDocument): string[] {
+  const d = doc.design;
+  const out: string[] = [];
+  const distinct = (what: string, ids: string[]) => {
+    const twice = ids.find((v, i) => ids.indexOf(v) !== i);
+    if (twice) out.push(`two ${what} share the id “${twice}”`);
+    return new Set(ids);
+  };
+  const sections = distinct('sections', d.sections.map((s) => s.id));
+  const surfaces = distinct('surfaces', d.surfaces.map((s) => s.id));
+  const loadings = distinct('loadings', d.loadings.map((s) => s.id));
+  distinct('items', d.items.map((s) => s.id));
+  distinct('requirements', doc.brief.requirements.map((s) => s.id));
+  for (const s of d.surfaces) for (const st of s.stations) if (!sections.has(st.section)) out.push(`surface “${s.name}” names a section “${st.section}” that does not exist`);
+  for (const i of d.items) if (i.planned.kind === 'areal' && !surfaces.has(i.planned.surface)) out.push(`item “${i.name}” names a surface “${i.planned.surface}” that does not exist`);
+  for (const m of doc.brief.missions) if (m.loading !== 'each' && !loadings.has(m.loading)) out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
+  for (const s of d.scale) if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
+  if (d.surfaces.filter((s) => s.role === 'wing').length !== 1) out.push('there must be exactly one surface with the role wing');
+  return out;
+}
+
+/** A design document from unknown data. */
+export function readDocument(data: unknown): ReadResult<DesignDocument> {
+  const parsed = documentSchema.safeParse(data);
+  if (!parsed.success) return fail(sentenceOf(parsed.error));
+  const problems = referenceProblems(parsed.data);
+  return problems.length ? fail(`${problems[0]}.`) : { status: 'ok', value: parsed.data };
+}
+
+/** A project file from unknown data; older versions are upgraded, newer ones refused. */
+export function readProjectFile(data: unknown): ReadResult<ProjectFile> {
+  if (typeof data !== 'object' || data === null || !('format' in data) || data.format !== FILE_FORMAT) return fail('This is not a Skiametra project file.');
+  const version = 'schemaVersion' in data ? data.schemaVersion : undefined;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('The file does not say which schema version it is.');
+  if (version > SCHEMA_VERSION) return fail(`The file was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`);
+  const parsed = projectFileSchema.safeParse(upgradeProjectFile(data, version));
+  if (!parsed.success) return fail(`The file is damaged or was edited by hand: ${sentenceOf(parsed.error)}`);
+  const file = parsed.data;
+  const keys = file.versions.map((v) => v.key);
+  const known = new Set(keys);
+  if (known.size !== keys.length) return fail('The file is damaged: two versions share a key.');
+  for (const v of file.versions) {
+    if (v.parent !== null && (!known.has(v.parent) || keys.indexOf(v.parent) >= keys.indexOf(v.key))) return fail(`The file is damaged: version “${v.name}” names a parent that does not come before it.`);
+    const problems = referenceProblems(v.document);
+    if (problems.length) return fail(`The file is damaged: in version “${v.name}” ${problems[0]}.`);
+  }
+  const frames = new Set(file.airframes.map((a) => a.key));
+  if (file.airframes.some((a) => !known.has(a.version)) || file.tests.some((t) => !known.has(t.version) || (t.airframe !== null && !frames.has(t.airframe)))) return fail('The file is damaged: a test or an airframe names a version that is not in it.');
+  return { status: 'ok', value: file };
+}

@@ -1,0 +1,231 @@
+/**
+ * The design document: one Zod schema for brief, design and calibration. SI and radians throughout.
+ * Axes: x aft from the datum (normally the nose), y to the right, z up. Every stored document carries
+ * `schemaVersion`; older ones pass through `upgrades.ts`.
+ */
+import { z } from 'zod';
+
+export const SCHEMA_VERSION = 1;
+
+const finite = z.number().refine(Number.isFinite, 'must be a number');
+const between = (lo: number, hi: number) => finite.min(lo).max(hi);
+const above = (hi: number) => finite.gt(0).max(hi);
+const id = z.string().min(1).max(60).regex(/^[A-Za-z][\w-]*$/, 'must begin with a letter and hold letters, digits, - and _ only');
+const label = z.string().max(120);
+const longText = z.string().max(4000);
+
+/** How a value is known. */
+export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
+export const basisSchema = z.enum(BASES);
+export type Basis = z.infer<typeof basisSchema>;
+
+// ---- brief -------------------------------------------------------------------------------------
+const siteSchema = z.strictObject({
+  elevation: between(-400, 5000),
+  temperature: between(230, 330),
+  wind: between(0, 25),
+  stripLength: above(2000),
+  surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
+  /** rolling friction coefficient */
+  rollingFriction: between(0, 0.6),
+});
+
+export const requirementSchema = z.strictObject({
+  id,
+  quantity: z.string().min(1).max(60),
+  /** a loading id, or 'all' for every loading */
+  state: z.string().min(1).max(60),
+  op: z.enum(['atLeast', 'atMost', 'between']),
+  min: finite.nullable(),
+  max: finite.nullable(),
+  /** the rule it comes from */
+  rule: label,
+  wish: z.boolean(),
+}).refine((r) => (r.op === 'atMost' || r.min !== null) && (r.op === 'atLeast' || r.max !== null), 'a limit is missing')
+  .refine((r) => r.op !== 'between' || r.min! <= r.max!, 'the lower limit is above the upper one');
+
+const missionSchema = z.strictObject({
+  id,
+  name: label,
+  /** expression over the names of `score/names.ts` */
+  formula: z.string().max(500),
+  /** a loading id, or 'each' when the loading is the free choice */
+  loading: z.string().min(1).max(60),
+});
+
+const rivalSchema = z.strictObject({ name: id, low: finite, likely: finite, high: finite, note: label });
+
+export const briefSchema = z.strictObject({
+  purpose: longText,
+  site: siteSchema,
+  course: z.strictObject({
+    /** length of one straight [m] */ straight: above(5000),
+    /** straights per lap */ straightsPerLap: z.int().min(1).max(12),
+    /** half turns (180 degrees) per lap */ turnsPerLap: z.int().min(0).max(24),
+    /** [s] */ window: above(36000),
+    /** laps of the ferry or timed task */ timedLaps: z.int().min(1).max(500),
+  }),
+  requirements: z.array(requirementSchema).max(60),
+  missions: z.array(missionSchema).max(12),
+  rivals: z.array(rivalSchema).max(20),
+  /** the quantities of the ledger strip, `quantity@state` */
+  watch: z.array(z.string().max(130)).max(8),
+});
+export type Brief = z.infer<typeof briefSchema>;
+export type Requirement = z.infer<typeof requirementSchema>;
+
+// ---- design ------------------------------------------------------------------------------------
+const pointSchema = z.tuple([between(-0.5, 1.5), between(-1, 1)]);
+
+export const sectionSchema = z.strictObject({
+  id,
+  name: label,
+  shape: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('naca4'), digits: z.string().regex(/^\d{4}$/, 'must be four digits') }),
+    z.strictObject({ kind: z.literal('points'), points: z.array(pointSchema).min(10).max(1000) }),
+  ]),
+  note: label,
+});
+export type SectionShape = z.infer<typeof sectionSchema>['shape'];
+export type Section = z.infer<typeof sectionSchema>;
+
+const stationSchema = z.strictObject({
+  /** distance from the root along the span [m] */ y: between(0, 10),
+  /** leading edge behind the surface's origin [m] */ x: between(-5, 5),
+  /** leading edge above the surface's origin [m] */ z: between(-5, 5),
+  chord: above(5),
+  /** leading edge up positive [rad] */ twist: between(-0.6, 0.6),
+  section: id,
+});
+export type Station = z.infer<typeof stationSchema>;
+
+const controlSchema = z.strictObject({
+  id,
+  name: label,
+  kind: z.enum(['aileron', 'elevator', 'rudder', 'flap']),
+  /** from and to as fractions of the half span */
+  from: between(0, 1),
+  to: between(0, 1),
+  /** control chord / local chord */
+  chordFraction: between(0.02, 1),
+  /** largest deflection either way [rad] */
+  maxDeflection: between(0, 1.2),
+});
+
+export const surfaceSchema = z.strictObject({
+  id,
+  name: label,
+  role: z.enum(['wing', 'tail', 'fin']),
+  x: between(-5, 10),
+  z: between(-5, 5),
+  incidence: between(-0.4, 0.4),
+  stations: z.array(stationSchema).min(2).max(24)
+    .refine((s) => s.every((p, i) => i === 0 || p.y > s[i - 1].y), 'stations must go outward from the root'),
+  controls: z.array(controlSchema).max(8),
+});
+export type Surface = z.infer<typeof surfaceSchema>;
+
+const bodySchema = z.array(z.strictObject({ x: between(-5, 10), width: between(0, 3), height: between(0, 3), z: between(-3, 3) })).min(2).max(40)
+  .refine((s) => s.every((p, i) => i === 0 || p.x > s[i - 1].x), 'stations must go aft from the nose');
+
+export const itemSchema = z.strictObject({
+  id,
+  name: label,
+  group: z.enum(['structure', 'propulsion', 'battery', 'electronics', 'gear', 'other']),
+  /** planned mass [kg], or areal mass [kg/m2] times the wetted half (plan area) of a surface */
+  planned: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('mass'), mass: between(0, 200) }),
+    z.strictObject({ kind: z.literal('areal'), surface: id, perArea: between(0, 100) }),
+  ]),
+  basis: basisSchema,
+  /** standard uncertainty as a fraction of the planned mass */
+  spread: between(0, 1),
+  /** what the scale says of the built part [kg] */
+  weighed: between(0, 200).nullable(),
+  x: between(-5, 10),
+  y: between(-10, 10),
+  z: between(-5, 5),
+  /** spread along the span: relieves the spar */
+  inWing: z.boolean(),
+  movable: z.strictObject({ from: between(-5, 10), to: between(-5, 10) }).refine((m) => m.from <= m.to, 'the range is reversed').nullable(),
+});
+export type Item = z.infer<typeof itemSchema>;
+
+const loadingSchema = z.strictObject({ id, name: label, count: z.int().min(0).max(500) });
+export type Loading = z.infer<typeof loadingSchema>;
+
+export const designSchema = z.strictObject({
+  sections: z.array(sectionSchema).min(1).max(40),
+  surfaces: z.array(surfaceSchema).min(1).max(8),
+  body: bodySchema,
+  dragItems: z.array(z.strictObject({ id, name: label, dragArea: between(0, 5), note: label })).max(40),
+  items: z.array(itemSchema).max(200),
+  payload: z.strictObject({
+    name: label,
+    unitMass: between(0, 50),
+    /** x of the first unit [m] */ x: between(-5, 10),
+    z: between(-5, 5),
+    /** spacing of rows along x [m] */ pitch: between(0, 2),
+    perRow: z.int().min(1).max(20),
+    basis: basisSchema,
+  }),
+  loadings: z.array(loadingSchema).min(1).max(40),
+  /** the whole aircraft on the scale, as built */
+  scale: z.array(z.strictObject({ id, loading: id, mass: above(500), cgX: finite.nullable(), note: label })).max(40),
+  power: z.strictObject({
+    battery: z.strictObject({
+      series: z.int().min(1).max(14), parallel: z.int().min(1).max(10),
+      /** of the whole pack [A s] */ capacity: above(1e6),
+      /** of one cell [ohm] */ cellResistance: between(0.0001, 1),
+      /** largest current as a multiple of capacity per hour */ maxC: above(200),
+      /** share of the charge that may be used */ usable: between(0.05, 1),
+    }),
+    esc: z.strictObject({ resistance: between(0, 1), maxCurrent: above(1000) }),
+    motor: z.strictObject({ kv: above(2000), resistance: between(0.0005, 5), noLoadCurrent: between(0, 50), maxCurrent: above(1000) }),
+    propeller: z.strictObject({ diameter: above(3), pitch: above(3), blades: z.int().min(2).max(4), x: between(-5, 10), z: between(-5, 5) }),
+    avionicsCurrent: between(0, 50),
+  }),
+  structure: z.strictObject({
+    spar: z.discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('tube'), outer: above(0.5), wall: above(0.1), material: id }),
+      z.strictObject({ kind: z.literal('box'), height: above(0.5), width: above(0.5), cap: above(0.1), capMaterial: id, web: above(0.1), webMaterial: id }),
+    ]),
+    /** place of the spar as a fraction of the chord */ chordPlace: between(0.05, 0.8),
+    requiredLoadFactor: between(1, 20),
+    requiredNegative: between(0, 20),
+    /** failure load over limit load */ safetyFactor: between(1, 4),
+  }),
+  flight: z.strictObject({
+    /** bank in the turns of a lap [rad] */ turnBank: between(0.1, 1.4),
+    /** throttle on the laps, 0 to 1 */ lapThrottle: between(0.1, 1),
+    /** share of usable charge kept back */ reserve: between(0, 0.8),
+    /** lift-off speed over stall speed */ liftOffFactor: between(1, 1.6),
+    /** lift coefficient while rolling on the ground */ groundCl: between(-0.5, 1.5),
+    /** least and most static margin wanted (fraction of the mean chord) */ marginMin: between(-0.2, 0.6),
+    marginMax: between(-0.1, 0.9),
+  }),
+  /** how a number is known, by its path in the design; a number not named here is a guess */
+  basis: z.record(z.string().max(120), basisSchema),
+});
+export type Design = z.infer<typeof designSchema>;
+
+// ---- calibration -------------------------------------------------------------------------------
+/** Fixed order of the calibration vector; covariance rows follow it. */
+export const FACTOR_IDS = ['dragArea', 'induced', 'thrust', 'electricalLoss', 'capacity', 'clMax', 'neutralPoint', 'stiffness', 'strength', 'massGrowth'] as const;
+export type FactorId = (typeof FACTOR_IDS)[number];
+
+export const calibrationSchema = z.strictObject({
+  mean: z.array(finite).length(FACTOR_IDS.length),
+  covariance: z.array(z.array(finite).length(FACTOR_IDS.length)).length(FACTOR_IDS.length),
+  /** ids of the tests whose measurements are inside */
+  from: z.array(z.string().max(60)).max(400),
+});
+export type Calibration = z.infer<typeof calibrationSchema>;
+
+export const documentSchema = z.strictObject({
+  schemaVersion: z.literal(SCHEMA_VERSION),
+  brief: briefSchema,
+  design: designSchema,
+  calibration: calibrationSchema,
+});
+export type DesignDocument = z.infer<typeof documentSchema>;

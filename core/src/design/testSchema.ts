@@ -1,0 +1,60 @@
+/** Tests of a built airframe: the card before, the record after, and what was measured. */
+import { z } from 'zod';
+
+const finite = z.number().refine(Number.isFinite, 'must be a number');
+const text = z.string().max(4000);
+
+/** The fixed vocabulary of handling notes. `advice` in refine reads these. */
+export const HANDLING = ['as expected', 'nose-heavy', 'tail-heavy', 'tip-stall', 'needs up trim', 'needs down trim', 'needs left trim', 'needs right trim', 'climbs under power', 'sluggish roll', 'long ground run', 'spar bends visibly'] as const;
+export type Handling = (typeof HANDLING)[number];
+
+export const measurementSchema = z.strictObject({
+  quantity: z.string().min(1).max(60),
+  state: z.string().min(1).max(60),
+  value: finite,
+  /** standard uncertainty, same unit as value, above zero */
+  sigma: finite.gt(0),
+  /** how it was got */
+  from: z.string().max(200),
+  /** left out of the fit on purpose, with the reason in `from` */
+  setAside: z.boolean(),
+});
+export type Measurement = z.infer<typeof measurementSchema>;
+
+export const logRowSchema = z.tuple([finite, finite, finite, finite, finite, finite, finite]);
+
+export const testBodySchema = z.strictObject({
+  card: z.strictObject({
+    title: z.string().max(160),
+    question: text, oneChange: text, expected: text, stopWhen: text,
+    loading: z.string().min(1).max(60),
+    /** written reason for flying outside the stop line */
+    overrideReason: text,
+  }),
+  checklist: z.array(z.strictObject({ text: z.string().max(200), done: z.boolean(), caution: z.boolean() })).max(60),
+  signedBy: z.string().max(80),
+  record: z.strictObject({
+    flown: z.boolean(),
+    date: z.string().max(40),
+    temperature: finite.min(230).max(330),
+    wind: finite.min(0).max(30),
+    cgX: finite.nullable(),
+    mass: finite.gt(0).max(500).nullable(),
+    /** charge in the pack before and after [A s] */
+    chargeBefore: finite.min(0).nullable(),
+    chargeAfter: finite.min(0).nullable(),
+    /** motor time [s] */
+    duration: finite.min(0).nullable(),
+    laps: z.array(finite.gt(0).max(36000)).max(400),
+    groundRun: finite.min(0).max(5000).nullable(),
+    stallSpeed: finite.gt(0).max(200).nullable(),
+    handling: z.array(z.enum(HANDLING)).max(12),
+    notes: text,
+    damage: text,
+  }),
+  /** logger rows: t [s], x east [m], y north [m], height [m], ground speed [m/s], V, A */
+  log: z.strictObject({ name: z.string().max(200), rows: z.array(logRowSchema).max(40000), remarks: z.array(z.string().max(300)).max(50) }).nullable(),
+  measurements: z.array(measurementSchema).max(200),
+});
+export type TestBody = z.infer<typeof testBodySchema>;
+export type LogRow = z.infer<typeof logRowSchema>;

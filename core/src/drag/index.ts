@@ -1,0 +1,2 @@
+export { parasiteItems, plateFriction } from './buildUp';
+export type { DragItem } from './buildUp';

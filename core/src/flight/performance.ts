@@ -1,0 +1,84 @@
+/**
+ * Point performance from drag and thrust against speed. Sources: Anderson, Introduction to Flight, ch. 6
+ * (level flight, climb, glide, take-off). Small climb angles: lift equals weight.
+ */
+import { G0 } from '../air';
+import { findMinimum, findRoot } from '../numeric';
+
+/** What performance needs to know of an aircraft in one loading. Forces in N, speeds in m/s. */
+export interface PointModel {
+  readonly mass: number;
+  readonly density: number;
+  readonly area: number;
+  readonly clMax: number;
+  /** drag at airspeed V carrying n times the weight */ drag(speed: number, loadFactor?: number): number;
+  /** thrust at full throttle */ fullThrust(speed: number): number;
+}
+
+export const TOP_SPEED_SEARCHED = 60;
+
+/** Stall speed at a load factor n: sqrt(2 n W / (rho S CLmax)). Anderson 6.67 */
+export function stallSpeed(m: PointModel, loadFactor = 1): number {
+  return Math.sqrt((2 * loadFactor * m.mass * G0) / (m.density * m.area * m.clMax));
+}
+
+/** Greatest level speed for a thrust curve; null when drag exceeds thrust at every speed above the stall. */
+export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFactor = 1): number | null {
+  const lo = stallSpeed(m, loadFactor);
+  const excess = (v: number) => thrust(v) - m.drag(v, loadFactor);
+  const N = 24;
+  const at = (i: number) => lo + ((TOP_SPEED_SEARCHED - lo) * i) / N;
+  for (let i = N; i > 0; i--) {
+    if (excess(at(i - 1)) > 0 && excess(at(i)) <= 0) {
+      const r = findRoot(excess, at(i - 1), at(i), 1e-7);
+      return r.status === 'no-bracket' ? null : r.x;
+    }
+  }
+  return null;
+}
+
+/** Best rate of climb [m/s] at full throttle and its speed. Anderson 6.50: (T - D) V / W */
+export function bestClimb(m: PointModel): { rate: number; speed: number } {
+  const lo = 1.05 * stallSpeed(m);
+  const r = findMinimum((v) => -((m.fullThrust(v) - m.drag(v)) * v) / (m.mass * G0), lo, Math.max(2.8 * lo, lo + 5));
+  return { rate: -r.value, speed: r.x };
+}
+
+/** Best glide ratio with its speed, and least sink [m/s] with its speed. */
+export function glide(m: PointModel): { ratio: number; speed: number; sink: number; sinkSpeed: number } {
+  const lo = stallSpeed(m);
+  const best = findMinimum((v) => m.drag(v), lo, 3.5 * lo);
+  const sink = findMinimum((v) => (m.drag(v) * v) / (m.mass * G0), lo, 3.5 * lo);
+  return { ratio: (m.mass * G0) / best.value, speed: best.x, sink: sink.value, sinkSpeed: sink.x };
+}
+
+export interface GroundRunInput {
+  /** rolling friction coefficient */ friction: number;
+  /** head wind [m/s] */ wind: number;
+  /** lift-off airspeed over stall speed */ liftOffFactor: number;
+  /** lift coefficient while rolling */ groundCl: number;
+  /** drag area while rolling at groundCl [m2] */ dragArea: number;
+}
+
+export type GroundRun = { status: 'airborne'; distance: number; time: number; liftOffSpeed: number } | { status: 'never'; reason: 'thrust below friction' };
+
+/**
+ * Ground run by integrating over airspeed: m V_ground dV / (T - D - mu (W - L)). Anderson 6.95 with varying forces.
+ * Stops as `never` when the net force is not positive somewhere before lift-off.
+ */
+export function groundRun(m: PointModel, g: GroundRunInput): GroundRun {
+  const vLo = g.liftOffFactor * stallSpeed(m);
+  const from = Math.min(g.wind, vLo);
+  const N = 60;
+  let distance = 0, time = 0;
+  for (let i = 0; i < N; i++) {
+    const v = from + ((vLo - from) * (i + 0.5)) / N;
+    const q = 0.5 * m.density * v * v;
+    const net = m.fullThrust(v) - q * g.dragArea - g.friction * Math.max(0, m.mass * G0 - q * m.area * g.groundCl);
+    if (!(net > 0)) return { status: 'never', reason: 'thrust below friction' };
+    const dv = (vLo - from) / N;
+    distance += (m.mass * (v - g.wind) * dv) / net;
+    time += (m.mass * dv) / net;
+  }
+  return { status: 'airborne', distance, time, liftOffSpeed: vLo };
+}

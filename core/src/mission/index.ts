@@ -1,0 +1,2 @@
+export { flyLap, lapsInWindow } from './lap';
+export type { Course, Lap, LapInput } from './lap';

@@ -1,0 +1,10 @@
+export { DomainError, requireInRange, requirePositive, clamp } from './guard';
+export type { DomainCode } from './guard';
+export { factorise, solveDense, invertSpd } from './linear';
+export type { Factorised } from './linear';
+export { findRoot, findMinimum } from './roots';
+export type { RootResult } from './roots';
+export { bracketIndex, interpolateLinear, splineCurvatures, splineValue, trapezium } from './interpolate';
+export { contentKey, stableJson } from './contentKey';
+export { updateLinear } from './bayes';
+export type { BayesUpdate } from './bayes';

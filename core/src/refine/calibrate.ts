@@ -1,0 +1,81 @@
+/**
+ * Calibration factors from measurements: linear Bayes update about the present mean, repeated until it
+ * settles (Gauss-Newton with the prior as regulariser). Jacobian by differences through the whole assessment.
+ *
+ * Each measurement is held against the prediction for the version it was flown with. Model error beyond the
+ * factors is allowed for by adding `MODEL_SHARE` of the value to the measurement's own sigma (common practice, no source).
+ */
+import { FACTOR_IDS, FACTORS, type Brief, type Calibration, type Design, type Measurement } from '../design';
+import { sensitivities, type StepCache } from '../assess';
+import { updateLinear } from '../numeric';
+
+const MODEL_SHARE = 0.02;
+const ROUNDS = 3;
+/** a residual past this many sigmas is pointed at */
+export const OUTLIER_SIGMAS = 3;
+
+export interface Observed { brief: Brief; design: Design; measurements: readonly Measurement[] }
+
+export interface FitRow {
+  quantity: string;
+  state: string;
+  measured: number;
+  sigma: number;
+  /** with the prior, and with the updated factors */ before: number;
+  after: number;
+  /** (measured - before) over its expected spread (measurement, model and prior together) */ surprise: number;
+  outlier: boolean;
+}
+
+export type CalibrationResult =
+  | { status: 'updated'; calibration: Calibration; rows: FitRow[]; unused: string[] }
+  | { status: 'nothing'; reason: string };
+
+interface Row { obs: Observed; m: Measurement; key: string }
+
+/** Conditions on the day replace the site of the brief, so that a windless prediction is not held against a windy run. */
+export function briefOfTheDay(brief: Brief, temperature: number, wind: number): Brief {
+  return { ...brief, site: { ...brief.site, temperature, wind } };
+}
+
+/**
+ * @param prior the calibration before these measurements (prior means at the start)
+ * @param observed groups of measurements, one per version and day
+ * @param from ids of the tests, kept in the result
+ */
+export function calibrate(prior: Calibration, observed: readonly Observed[], from: readonly string[], cache: StepCache = new Map()): CalibrationResult {
+  const unused: string[] = [];
+  const first = observed.map((o) => sensitivities(o.brief, o.design, prior, cache));
+  const rows: (Row & { group: number })[] = observed.flatMap((obs, group) => obs.measurements.filter((m) => !m.setAside).flatMap((m) => {
+    const keys = [`${m.quantity}@${m.state}`, `${m.quantity}@all`];
+    const key = keys.find((k) => first[group].gradient[k]?.some((g) => Math.abs(g) > 1e-12));
+    if (!key) { unused.push(m.quantity); return []; }
+    return [{ obs, m, key, group }];
+  }));
+  if (rows.length === 0) return { status: 'nothing', reason: 'No measurement bears on a calibration factor yet: record a ground run, laps, charge used or a stall speed.' };
+  const sigma = rows.map((r) => Math.hypot(r.m.sigma, MODEL_SHARE * r.m.value));
+  let at = prior.mean;
+  let lin = first;
+  let posterior = { mean: [...prior.mean], covariance: prior.covariance };
+  for (let k = 0; k < ROUNDS; k++) {
+    const J = rows.map((r) => lin[r.group].gradient[r.key]);
+    // residual of the linear model about `at`, carried back to the prior mean
+    const residual = rows.map((r, i) => r.m.value - lin[r.group].values[r.key] + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0));
+    posterior = updateLinear(prior.mean, prior.covariance, J, residual, sigma);
+    at = posterior.mean.map((x, j) => Math.max(0.3 * FACTORS[j].mean, x));
+    lin = observed.map((o) => sensitivities(o.brief, o.design, { ...prior, mean: at }, cache));
+  }
+  const calibration: Calibration = { mean: at, covariance: posterior.covariance, from: [...from] };
+  return {
+    status: 'updated',
+    calibration,
+    unused: [...new Set(unused)],
+    rows: rows.map((r, i) => {
+      const g = first[r.group].gradient[r.key];
+      const spread = Math.sqrt(sigma[i] ** 2 + g.reduce((s, a, p) => s + a * FACTOR_IDS.reduce((t, _, q) => t + prior.covariance[p][q] * g[q], 0), 0));
+      const before = first[r.group].values[r.key];
+      const surprise = (r.m.value - before) / spread;
+      return { quantity: r.m.quantity, state: r.m.state, measured: r.m.value, sigma: r.m.sigma, before, after: lin[r.group].values[r.key], surprise, outlier: Math.abs(surprise) > OUTLIER_SIGMAS };
+    }),
+  };
+}

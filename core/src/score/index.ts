@@ -1,0 +1,2 @@
+export { compileFormula } from './formula';
+export type { FormulaResult, NameTable } from './formula';

@@ -1,0 +1,4 @@
+export { MATERIALS, materialNamed } from './materials';
+export type { Material } from './materials';
+export { sparCurve, sparSection } from './spar';
+export type { SparCurve, SparSection } from './spar';

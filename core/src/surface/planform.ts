@@ -1,0 +1,65 @@
+/** Planform measures of one surface given by straight-sided panels between span stations. */
+import type { Station, Surface } from '../design';
+
+export interface Planform {
+  /** both halves for wing and tail, the single panel for a fin [m2] */ area: number;
+  /** tip to tip; height for a fin [m] */ span: number;
+  aspectRatio: number;
+  /** mean aerodynamic chord [m] */ mac: number;
+  /** leading edge of the mean chord in design axes [m] */ macX: number;
+  /** spanwise place of the mean chord on one half [m] */ macY: number;
+  /** height of the mean chord's leading edge [m] */ macZ: number;
+  taper: number;
+}
+
+/** Linear blend of two stations at fraction t. */
+export function blendStations(a: Station, b: Station, t: number): Station {
+  const mix = (p: number, q: number) => p + t * (q - p);
+  return { y: mix(a.y, b.y), x: mix(a.x, b.x), z: mix(a.z, b.z), chord: mix(a.chord, b.chord), twist: mix(a.twist, b.twist), section: t < 0.5 ? a.section : b.section };
+}
+
+/** The surface's state at span distance y from the root [m]; ends are held. */
+export function stationAt(surface: Surface, y: number): Station {
+  const s = surface.stations;
+  let i = 0;
+  while (i < s.length - 2 && s[i + 1].y < y) i++;
+  const t = Math.max(0, Math.min(1, (y - s[i].y) / (s[i + 1].y - s[i].y)));
+  return blendStations(s[i], s[i + 1], t);
+}
+
+/** Planform of a surface. Exact for straight-sided panels (Simpson's rule on each). */
+export function planformOf(surface: Surface): Planform {
+  const s = surface.stations;
+  let half = 0, cc = 0, cx = 0, cy = 0, cz = 0;
+  for (let i = 0; i < s.length - 1; i++) {
+    const mid = blendStations(s[i], s[i + 1], 0.5);
+    const h = (s[i + 1].y - s[i].y) / 6;
+    const add = (st: Station, w: number) => {
+      half += h * w * st.chord;
+      cc += h * w * st.chord ** 2;
+      cx += h * w * st.chord * st.x;
+      cy += h * w * st.chord * st.y;
+      cz += h * w * st.chord * st.z;
+    };
+    add(s[i], 1); add(mid, 4); add(s[i + 1], 1);
+  }
+  const sides = surface.role === 'fin' ? 1 : 2;
+  const span = sides * (s[s.length - 1].y - (sides === 1 ? s[0].y : 0));
+  const area = sides * half;
+  return {
+    area, span, aspectRatio: (span * span) / area,
+    mac: cc / half,
+    macX: surface.x + cx / half,
+    macY: cy / half,
+    macZ: surface.z + cz / half,
+    taper: s[s.length - 1].chord / s[0].chord,
+  };
+}
+
+/** Tail volume with the arm between quarter chords (the tool's own definition) and the same by leading edges. */
+export function tailVolume(wing: Planform, tail: Planform, vertical: boolean): { volume: number; arm: number; volumeByLeadingEdge: number; armByLeadingEdge: number } {
+  const arm = tail.macX + 0.25 * tail.mac - (wing.macX + 0.25 * wing.mac);
+  const byLe = tail.macX - wing.macX;
+  const ref = wing.area * (vertical ? wing.span : wing.mac);
+  return { arm, volume: (tail.area * arm) / ref, armByLeadingEdge: byLe, volumeByLeadingEdge: (tail.area * byLe) / ref };
+}

@@ -1,0 +1,86 @@
+/**
+ * Trim, neutral point, drag due to lift and largest lift of a lattice solution.
+ * Trim: CL and Cm about the CG by two linear equations in angle of attack and elevator.
+ */
+import { profileDrag, sectionClMax, type PolarSet } from '../section';
+import { inducedDrag, stripStrengths, type LatticeSolution } from './lattice';
+
+/** Everything linear about the aircraft, with the body's moment and the calibrated neutral-point shift inside. */
+export interface LinearAero {
+  readonly sol: LatticeSolution;
+  /** Cm slope about refX incl. body and shift, per rad */
+  readonly cmAlpha: number;
+  /** neutral point x [m] */
+  readonly neutralX: number;
+}
+
+/** @param shift neutral-point shift aft [mean chords] */
+export function linearAero(sol: LatticeSolution, bodySlope: number, shift: number): LinearAero {
+  const c = sol.coefficients;
+  const cmAlpha = c.cmAlpha + bodySlope - shift * c.clAlpha;
+  return { sol, cmAlpha, neutralX: sol.refX - (cmAlpha / c.clAlpha) * sol.refChord };
+}
+
+export interface TrimState { alpha: number; elevator: number; status: 'trimmed' | 'no-control' }
+
+/** Angle of attack and elevator [rad] for lift coefficient cl with the CG at cgX [m], thrust moment cmThrust. */
+export function solveTrim(aero: LinearAero, cl: number, cgX: number, cmThrust = 0): TrimState {
+  const c = aero.sol.coefficients;
+  const arm = (cgX - aero.sol.refX) / aero.sol.refChord;
+  const a11 = c.clAlpha, a12 = c.clElevator;
+  const a21 = aero.cmAlpha + arm * c.clAlpha, a22 = c.cmElevator + arm * c.clElevator;
+  const b1 = cl - c.cl0, b2 = -(c.cm0 + arm * c.cl0) - cmThrust;
+  const det = a11 * a22 - a12 * a21;
+  if (!(Math.abs(det) > 1e-6)) return { alpha: b1 / a11, elevator: 0, status: 'no-control' };
+  return { alpha: (b1 * a22 - a12 * b2) / det, elevator: (a11 * b2 - b1 * a21) / det, status: 'trimmed' };
+}
+
+/** Local lift coefficient of each strip. */
+export function stripLift(sol: LatticeSolution, g: Float64Array): Float64Array {
+  return g.map((v, i) => (2 * v) / sol.strips[i].chord);
+}
+
+export interface LiftLimit {
+  /** trimmed lift coefficient when the first wing strip reaches its section's limit */ clMax: number;
+  alpha: number;
+  /** span fraction of the first strip */ eta: number;
+  /** local lift over section limit along the wing at that angle, root first */ ratios: { eta: number; ratio: number }[];
+}
+
+/**
+ * Critical-section method: raise the trimmed lift until one wing strip reaches its section's clmax at its
+ * own Reynolds number. Conservative by a few per cent, since lift still grows a little past that point.
+ * @param reynoldsOf Reynolds number of a strip from its chord
+ */
+export function findLiftLimit(aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number, factor: number): LiftLimit {
+  const { sol } = aero;
+  const half = Math.max(...sol.strips.filter((s) => s.role === 'wing').map((s) => s.inner + s.width));
+  const at = (cl: number) => {
+    const t = solveTrim(aero, cl, cgX);
+    return { t, local: stripLift(sol, stripStrengths(sol, t.alpha, t.elevator)) };
+  };
+  const low = at(0).local, unit = at(1).local;
+  let clMax = Infinity, eta = 0;
+  sol.strips.forEach((s, i) => {
+    if (s.role !== 'wing') return;
+    const limit = factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord));
+    const cl = (limit - low[i]) / (unit[i] - low[i]);
+    if (unit[i] > low[i] && cl < clMax) { clMax = cl; eta = s.y / half; }
+  });
+  const end = at(clMax);
+  const ratios = sol.strips.flatMap((s, i) => (s.role === 'wing' ? [{ eta: s.y / half, ratio: end.local[i] / (factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord))) }] : []));
+  return { clMax, alpha: end.t.alpha, eta, ratios };
+}
+
+/** Drag from the surfaces at one trimmed lift coefficient: profile (strips at their own cl and Re) and induced. */
+export function surfaceDrag(aero: LinearAero, cl: number, cgX: number, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number): { profile: number; induced: number; trim: TrimState } {
+  const { sol } = aero;
+  const trim = solveTrim(aero, cl, cgX);
+  const g = stripStrengths(sol, trim.alpha, trim.elevator);
+  const local = stripLift(sol, g);
+  let profile = 0;
+  sol.strips.forEach((s, i) => {
+    profile += (2 * s.width * s.chord * profileDrag(polars.get(s.section)!, local[i], reynoldsOf(s.chord))) / sol.refArea;
+  });
+  return { profile, induced: inducedDrag(sol, g), trim };
+}

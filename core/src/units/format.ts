@@ -1,0 +1,40 @@
+import { KINDS, shownUnit, toShown, unitLabel, type KindName, type UnitSystem } from './kinds';
+
+/** A number with a sensible count of figures: never an exponent below 1e7, no trailing noise. */
+export function formatNumber(x: number, figures: number): string {
+  if (!Number.isFinite(x)) return '–';
+  if (x === 0 || Math.abs(x) < 1e-12) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(x)));
+  const decimals = Math.min(6, Math.max(0, figures - 1 - magnitude));
+  const scale = magnitude >= figures ? 10 ** (magnitude - figures + 1) : 1;
+  const text = (scale > 1 && magnitude > 4 ? Math.round(x / scale) * scale : x).toFixed(decimals);
+  const plain = Number(text) === 0 ? '0' : text;
+  const [whole, part] = plain.split('.');
+  const grouped = whole.replace('-', '').length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, ' ') : whole;
+  return (part ? `${grouped}.${part}` : grouped).replace('-', '−');
+}
+
+/** Value in the person's unit without the unit's name. */
+export function formatValue(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
+  return formatNumber(toShown(si, shownUnit(kind, system)), figures ?? KINDS[kind].figures);
+}
+
+/** Value with its unit: `8.42 m/s`. */
+export function formatQuantity(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
+  const label = unitLabel(shownUnit(kind, system));
+  const value = formatValue(si, kind, system, figures);
+  return label === '' ? value : label === '°' || label === '%' ? `${value}${label === '%' ? ' %' : '°'}` : `${value} ${label}`;
+}
+
+/** A spread (uncertainty, difference): scaled but not shifted, two figures. */
+export function formatSpread(si: number, kind: KindName, system: UnitSystem): string {
+  const unit = shownUnit(kind, system);
+  const x = toShown(si, unit) - toShown(0, unit);
+  return formatNumber(x, 2);
+}
+
+/** What an edit field shows: full enough to round-trip a typed value, no grouping. */
+export function formatForEditing(si: number, kind: KindName, system: UnitSystem): string {
+  const x = toShown(si, shownUnit(kind, system));
+  return String(Number(x.toPrecision(7)));
+}

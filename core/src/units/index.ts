@@ -1,0 +1,5 @@
+export { KINDS, UNITS, UNIT_SYSTEMS, shownUnit, toShown, fromShown, unitLabel } from './kinds';
+export type { Kind, KindName, UnitSystem, Unit } from './kinds';
+export { parseQuantity } from './parseQuantity';
+export type { ParseResult } from './parseQuantity';
+export { formatNumber, formatValue, formatQuantity, formatSpread, formatForEditing } from './format';

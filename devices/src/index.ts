@@ -1,0 +1,2 @@
+export { DEMO_TRUTH, logFlight, logToCsv } from './gpsLogger';
+export type { LoggedFlight, Truth } from './gpsLogger';

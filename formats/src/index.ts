@@ -1,0 +1,5 @@
+export { parseDat, writeDat } from './datFile';
+export type { DatResult } from './datFile';
+export { parseFlightCsv, MAX_CSV_BYTES } from './flightCsv';
+export type { CsvResult } from './flightCsv';
+export { parseProjectJson, writeProjectJson, MAX_PROJECT_BYTES } from './projectJson';
