@@ -80,7 +80,7 @@ function lapValues({ brief, design, model, drive, lapThrust, run, climb, usable 
   put('endurance', ((1 - reserve) * drive.charge) / straight.current);
 }
 
-function structureValues(design: Design, mass: number, wingMass: number, f: Factors, prep: Prepared, v: Values, put: (id: string, x: number) => void): number[] {
+function structureValues(design: Design, mass: number, wingMass: number, f: Factors, prep: Prepared, v: Values, put: (id: string, x: number) => void): { moment: number[]; deflection: number[] } {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const half = prep.wing.span / 2;
   const chords = { eta: wing.stations.map((s) => s.y / half), chord: wing.stations.map((s) => s.chord) };
@@ -89,7 +89,7 @@ function structureValues(design: Design, mass: number, wingMass: number, f: Fact
   put('failLoadFactorDown', (sparSection(design.structure.spar).momentDown * f.strength) / curve.rootMoment);
   put('allowedLoadFactor', v['sparMoment@all'] / curve.rootMoment / design.structure.safetyFactor);
   put('tipDeflection', curve.tipDeflection);
-  return curve.moment;
+  return curve;
 }
 
 /** What one run shares between its loadings. */
@@ -156,7 +156,9 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
 
   // structure
   const wingMass = state.points.filter((p) => p.inWing).reduce((s, p) => s + p.mass, 0);
-  r.curves[`sparMoment@${loading.id}`] = structureValues(design, state.mass, wingMass, f, prep, v, put);
+  const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
+  r.curves[`sparMoment@${loading.id}`] = spar.moment;
+  r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
   r.curves[`drag@${loading.id}`] = CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : model.drag(s)));
 }
 

@@ -19,8 +19,10 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
   const aero = linearAero(prep.lattice, prep.bodySlope, 0);
   for (const l of design.loadings) {
     speedCurve(`drag@${l.id}`);
-    const m = run.curves[`sparMoment@${l.id}`];
-    out.push({ id: 'sparMoment', state: l.id, xKind: 'length', yKind: 'moment', x: m.map((_, i) => (half * i) / (m.length - 1)), y: m, sigma: null });
+    for (const [id, yKind] of [['sparMoment', 'moment'], ['sparDeflection', 'length']] as const) {
+      const y = run.curves[`${id}@${l.id}`];
+      out.push({ id, state: l.id, xKind: 'length', yKind, x: y.map((_, i) => (half * i) / (y.length - 1)), y, sigma: null });
+    }
     out.push({ id: 'stallRatio', state: l.id, xKind: 'chordPercent', yKind: 'percent', x: wingStrips.map((p) => p.s.y / half), y: run.curves[`stallRatio@${l.id}`], sigma: null });
     const cl = run.values[`clMax@${l.id}`] / 1.44;
     const t = solveTrim(aero, cl, run.values[`cgX@${l.id}`]);

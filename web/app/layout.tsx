@@ -1,0 +1,22 @@
+import '@fontsource-variable/public-sans';
+import '@fontsource-variable/spline-sans-mono';
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import '@mantine/spotlight/styles.css';
+import './globals.css';
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { Providers } from '../parts/Providers';
+
+export const metadata: Metadata = { title: 'Skiametra', description: 'Asked, predicted, measured.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" {...mantineHtmlProps}>
+      <head><ColorSchemeScript defaultColorScheme="light" /></head>
+      <body><Providers>{children}</Providers></body>
+    </html>
+  );
+}

@@ -1,0 +1,15 @@
+import { dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { NextConfig } from 'next';
+
+const here = dirname(fileURLToPath(import.meta.url));
+
+const config: NextConfig = {
+  transpilePackages: ['@skiametra/core', '@skiametra/formats', '@skiametra/devices'],
+  turbopack: { root: dirname(here) },
+  typescript: { ignoreBuildErrors: false, tsconfigPath: 'tsconfig.json' },
+  poweredByHeader: false,
+  experimental: { serverActions: { bodySizeLimit: '45mb' }, optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
+};
+
+export default config;

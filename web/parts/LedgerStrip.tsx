@@ -1,0 +1,35 @@
+'use client';
+/** The eight numbers this project cares most about, always in sight. */
+import { formatSpread } from '@skiametra/core/units';
+import { describeMarks, ThreeMark, valueText } from './ThreeMark';
+import { useMarks } from './useMarks';
+import { useWorkspace } from './workspace/useWorkspace';
+
+export function LedgerStrip() {
+  const watch = useWorkspace((w) => w.content.document.brief.watch);
+  const busy = useWorkspace((w) => w.ledger === null);
+  return (
+    <div className="strip" role="group" aria-label="Ledger strip" aria-busy={busy}>
+      {watch.map((k) => <Cell key={k} watched={k} />)}
+      {watch.length === 0 && <div style={{ padding: 12 }} className="dim">Choose up to eight numbers to watch in the Brief.</div>}
+    </div>
+  );
+}
+
+function Cell({ watched }: { watched: string }) {
+  const [id, state] = watched.split('@');
+  const units = useWorkspace((w) => w.units);
+  const setWhy = useWorkspace((w) => w.setWhy);
+  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const { def, marks, broken } = useMarks(id, state);
+  const name = def?.name ?? id;
+  const where = loadings.find((l) => l.id === state)?.name;
+  const v = def && marks.predicted ? valueText(marks.predicted.value, def.kind, units) : { value: '–', unit: '' };
+  return (
+    <button type="button" onClick={() => setWhy({ id, state })} title={`${name}${where ? `, ${where}` : ''}`} data-watch={watched}>
+      <div className="label">{name}{where ? ` · ${where}` : ''}</div>
+      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && marks.predicted.sigma > 0 ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></div>
+      <ThreeMark marks={marks} label={def ? describeMarks(name, marks, def.kind, units) : name} />
+    </button>
+  );
+}

@@ -1,0 +1,106 @@
+'use client';
+/** An editable table over a list of the document: arrow keys, paste from a spreadsheet, add and remove rows, totals. */
+import { ActionIcon, Button } from '@mantine/core';
+import { IconTrash } from '@tabler/icons-react';
+import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
+import { getPath } from '@skiametra/core/design';
+import { parseQuantity, shownUnit, unitLabel, type KindName } from '@skiametra/core/units';
+import { DocField, TextCell } from './QuantityField';
+import { useWorkspace } from './workspace/useWorkspace';
+
+export interface Column {
+  key: string;
+  label: string;
+  width?: number | string;
+  cell: { type: 'text' } | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) } | { type: 'choice'; options: readonly { value: string; label: string }[] } | { type: 'shown'; render: (row: Record<string, unknown>, index: number) => ReactNode };
+}
+
+interface Props {
+  path: string;
+  caption: string;
+  columns: readonly Column[];
+  newRow?: () => unknown;
+  addLabel?: string;
+  least?: number;
+  footer?: ReactNode;
+}
+
+function moveFocus(e: KeyboardEvent<HTMLTableElement>): void {
+  const td = (e.target as HTMLElement).closest('td');
+  if (!td || e.altKey || !['ArrowUp', 'ArrowDown', 'Enter'].includes(e.key) || (e.target as HTMLElement).tagName === 'SELECT') return;
+  const row = td.parentElement as HTMLTableRowElement;
+  const next = (e.key === 'ArrowUp' ? row.previousElementSibling : row.nextElementSibling) as HTMLTableRowElement | null;
+  const target = next?.cells[td.cellIndex]?.querySelector<HTMLElement>('input, select');
+  if (target) { e.preventDefault(); target.focus(); }
+}
+
+export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0, footer }: Props) {
+  const rows = (useWorkspace((w) => getPath(w.content, path)) as Record<string, unknown>[] | undefined) ?? [];
+  const edit = useWorkspace((w) => w.edit);
+  const units = useWorkspace((w) => w.units);
+  const [error, setError] = useState<string | null>(null);
+  const kindOf = (c: Column, row: Record<string, unknown>): KindName | null => (c.cell.type !== 'quantity' ? null : typeof c.cell.kind === 'function' ? c.cell.kind(row) : c.cell.kind);
+
+  const paste = (e: ClipboardEvent<HTMLTableElement>) => {
+    const text = e.clipboardData.getData('text/plain');
+    if (!/[\t\n]/.test(text.trim())) return;
+    const td = (e.target as HTMLElement).closest('td');
+    if (!td) return;
+    e.preventDefault();
+    const r0 = (td.parentElement as HTMLTableRowElement).sectionRowIndex, c0 = td.cellIndex;
+    const changes: { path: string; value: unknown }[] = [];
+    for (const [i, line] of text.replace(/\r/g, '').replace(/\n$/, '').split('\n').entries()) {
+      for (const [j, raw] of line.split('\t').entries()) {
+        const row = rows[r0 + i], col = columns[c0 + j];
+        if (!row) { setError(`The pasted block has more rows than the table from here on; add rows first. Nothing was pasted.`); return; }
+        if (!col || col.cell.type === 'shown') continue;
+        const kind = kindOf(col, row);
+        if (kind) {
+          const p = parseQuantity(raw, kind, units);
+          if (p.status === 'error') { setError(`Pasted “${raw.trim().slice(0, 20)}” for ${col.label}: ${p.message} Nothing was pasted.`); return; }
+          changes.push({ path: `${path}.${r0 + i}.${col.key}`, value: p.si });
+        } else changes.push({ path: `${path}.${r0 + i}.${col.key}`, value: raw.trim() });
+      }
+    }
+    (document.activeElement as HTMLElement | null)?.blur();
+    setError(edit({ type: 'apply', changes }));
+  };
+
+  return (
+    <div className="scrollx">
+      <table className="sheet" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
+        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k ? 'num' : undefined} style={{ width: c.width }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>Remove</span></th>}</tr></thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <tr key={typeof row.id === 'string' ? row.id : i}>
+              {columns.map((c) => {
+                const at = `${path}.${i}.${c.key}`;
+                const kind = kindOf(c, row);
+                const name = `${c.label}, row ${i + 1}`;
+                return (
+                  <td key={c.key} className={kind ? 'num' : undefined}>
+                    {kind ? <DocField label={name} path={at} kind={kind} hideLabel />
+                      : c.cell.type === 'text' ? <TextCell label={name} path={at} />
+                        : c.cell.type === 'choice' ? <select className="cell" aria-label={name} value={String(getPath(row, c.key) ?? '')} onChange={(e) => setError(edit({ type: 'set', path: at, value: e.target.value }))}>{c.cell.options.map((o) => <option key={o.value} value={o.value}>{o.label}</option>)}</select>
+                          : c.cell.type === 'shown' ? c.cell.render(row, i) : null}
+                  </td>
+                );
+              })}
+              {newRow && <td>{rows.length > least && <ActionIcon size="sm" aria-label={`Remove row ${i + 1}`} onClick={() => setError(edit({ type: 'remove', path, index: i }))}><IconTrash size={14} /></ActionIcon>}</td>}
+            </tr>
+          ))}
+        </tbody>
+        {footer && <tfoot>{footer}</tfoot>}
+      </table>
+      {newRow && <Button mt={6} variant="subtle" onClick={() => setError(edit({ type: 'insert', path, value: newRow() }))}>{addLabel ?? 'Add a row'}</Button>}
+      {error && <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>{error}</div>}
+    </div>
+  );
+}
+
+/** An id that is not yet taken in a list. */
+export function freshId(stem: string, list: readonly { id: string }[]): string {
+  let n = list.length + 1;
+  while (list.some((e) => e.id === `${stem}-${n}`)) n++;
+  return `${stem}-${n}`;
+}

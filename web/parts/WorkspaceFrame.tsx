@@ -1,0 +1,26 @@
+'use client';
+import type { ReactNode } from 'react';
+import type { Person, WorkspaceData } from '../server/store';
+import { ConflictDialog } from './ConflictDialog';
+import { LedgerStrip } from './LedgerStrip';
+import { Palette } from './Palette';
+import { Rail } from './Rail';
+import { TopLine } from './TopLine';
+import { WhyPanel } from './WhyPanel';
+import { WorkspaceProvider } from './workspace/useWorkspace';
+
+export function WorkspaceFrame({ data, versionId, person, people, children }: { data: WorkspaceData; versionId: number; person: Person; people: Person[]; children: ReactNode }) {
+  return (
+    <WorkspaceProvider data={data} versionId={versionId} person={person} people={people}>
+      <div className="frame">
+        <TopLine />
+        <Rail />
+        <LedgerStrip />
+        <main className="body">{children}</main>
+      </div>
+      <WhyPanel />
+      <ConflictDialog />
+      <Palette />
+    </WorkspaceProvider>
+  );
+}

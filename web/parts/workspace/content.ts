@@ -1,0 +1,59 @@
+/**
+ * The editable content of a workspace and its one reducer. Content is a design document plus the project's
+ * tests; every edit is one undo step; an edit that the schema refuses leaves the old state as it was.
+ */
+import { documentSchema, getPath, referenceProblems, sentenceOf, setPath, testBodySchema, type DesignDocument, type TestBody } from '@skiametra/core/design';
+
+export interface ContentTest { id: string; versionId: number; body: TestBody }
+export interface Content { document: DesignDocument; tests: ContentTest[] }
+
+export type Edit =
+  | { type: 'set'; path: string; value: unknown }
+  | { type: 'apply'; changes: readonly { path: string; value: unknown }[]; label?: string }
+  | { type: 'insert'; path: string; value: unknown; at?: number }
+  | { type: 'remove'; path: string; index: number }
+  | { type: 'replace'; content: Content };
+
+export type EditResult = { status: 'ok'; content: Content } | { status: 'refused'; message: string };
+
+function listAt(content: Content, path: string): unknown[] {
+  const list = getPath(content, path);
+  return Array.isArray(list) ? list : [];
+}
+
+function changed(content: Content, edit: Edit): Content {
+  switch (edit.type) {
+    case 'set': return setPath(content, edit.path, edit.value);
+    case 'apply': return edit.changes.reduce((c, ch) => setPath(c, ch.path, ch.value), content);
+    case 'insert': {
+      const list = listAt(content, edit.path);
+      const at = edit.at ?? list.length;
+      return setPath(content, edit.path, [...list.slice(0, at), edit.value, ...list.slice(at)]);
+    }
+    case 'remove': return setPath(content, edit.path, listAt(content, edit.path).filter((_, i) => i !== edit.index));
+    case 'replace': return edit.content;
+  }
+}
+
+/** Applies an edit; the result is checked against the schema and for broken references. */
+export function reduceContent(content: Content, edit: Edit): EditResult {
+  const next = changed(content, edit);
+  if (next.document !== content.document) {
+    const parsed = documentSchema.safeParse(next.document);
+    if (!parsed.success) return { status: 'refused', message: plainSentence(sentenceOf(parsed.error)) };
+    const problem = referenceProblems(next.document)[0];
+    if (problem) return { status: 'refused', message: `${problem[0].toUpperCase()}${problem.slice(1)}.` };
+  }
+  for (const t of next.tests) {
+    if (content.tests.includes(t)) continue;
+    const parsed = testBodySchema.safeParse(t.body);
+    if (!parsed.success) return { status: 'refused', message: plainSentence(sentenceOf(parsed.error)) };
+  }
+  return { status: 'ok', content: next };
+}
+
+/** The last part of a schema sentence: the field says itself where it is. */
+function plainSentence(s: string): string {
+  const cut = s.indexOf(': ');
+  return cut > 0 ? `${s.slice(cut + 2)[0].toUpperCase()}${s.slice(cut + 3)}` : s;
+}

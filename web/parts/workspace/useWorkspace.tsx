@@ -1,0 +1,37 @@
+'use client';
+import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { useStore } from 'zustand';
+import { combine } from '@skiametra/core/trial';
+import { entryOf, type LedgerEntry } from '@skiametra/core/assess';
+import type { Measurement } from '@skiametra/core/design';
+import type { Person, WorkspaceData } from '../../server/store';
+import { createWorkspace, type Workspace, type WorkspaceStore } from './store';
+
+const WorkspaceContext = createContext<WorkspaceStore | null>(null);
+
+export function WorkspaceProvider({ data, versionId, person, people, children }: { data: WorkspaceData; versionId: number; person: Person; people: Person[]; children: ReactNode }) {
+  const [store] = useState(() => createWorkspace(data, versionId, person, people));
+  useEffect(() => store.getState().begin(), [store]);
+  return <WorkspaceContext.Provider value={store}>{children}</WorkspaceContext.Provider>;
+}
+
+export function useWorkspaceStore(): WorkspaceStore {
+  const store = useContext(WorkspaceContext);
+  if (!store) throw new Error('a station was drawn outside its workspace');
+  return store;
+}
+
+export function useWorkspace<T>(select: (w: Workspace) => T): T {
+  return useStore(useWorkspaceStore(), select);
+}
+
+/** One ledger entry in a state. */
+export function useEntry(id: string, state: string): LedgerEntry | undefined {
+  return useWorkspace((w) => (w.ledger ? entryOf(w.ledger, id, state) : undefined));
+}
+
+/** Measurements of a quantity in a state on this version, combined; null when none. */
+export function measuredOf(w: Pick<Workspace, 'content' | 'versionId'>, id: string, state: string): { value: number; sigma: number; count: number } | null {
+  const list: Measurement[] = w.content.tests.filter((t) => t.versionId === w.versionId).flatMap((t) => t.body.measurements.filter((m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside));
+  return list.length ? combine(list) : null;
+}

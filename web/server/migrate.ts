@@ -1,0 +1,46 @@
+/** Creates the database where it is missing, brings its tables up to date, and loads the demo once. */
+import { fileURLToPath } from 'node:url';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import pg from 'pg';
+import { bitternProject } from '@skiametra/core/demo';
+import { connect, type Db } from './connection';
+import { importProject } from './exchange';
+import { people, projects } from './schema';
+
+async function createDatabase(url: string): Promise<void> {
+  const target = new URL(url);
+  const name = decodeURIComponent(target.pathname.slice(1));
+  const client = new pg.Client({ connectionString: url });
+  try {
+    await client.connect();
+    await client.end();
+    return;
+  } catch (e) {
+    if (!(e instanceof Error && 'code' in e && e.code === '3D000')) throw e;
+  }
+  target.pathname = '/postgres';
+  const admin = new pg.Client({ connectionString: target.toString() });
+  await admin.connect();
+  await admin.query(`CREATE DATABASE "${name.replace(/"/g, '""')}"`);
+  await admin.end();
+}
+
+/** @returns whether the demo was loaded now */
+export async function prepareDatabase(url: string): Promise<boolean> {
+  await createDatabase(url);
+  const { db, pool } = connect(url);
+  try {
+    await migrate(db, { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) });
+    return await loadDemo(db);
+  } finally {
+    await pool.end();
+  }
+}
+
+async function loadDemo(db: Db): Promise<boolean> {
+  await db.insert(people).values({ name: 'Pilot' }).onConflictDoNothing();
+  const [any] = await db.select({ id: projects.id }).from(projects).limit(1);
+  if (any) return false;
+  await importProject(db, bitternProject(), true);
+  return true;
+}

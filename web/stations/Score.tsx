@@ -1,0 +1,62 @@
+'use client';
+import { entryOf, scoreLoadings, type Ledger } from '@skiametra/core/assess';
+import { formatNumber } from '@skiametra/core/units';
+import { ChartFrame } from '../parts/ChartFrame';
+import { StationFindings } from '../parts/Findings';
+import { Readings } from '../parts/Reading';
+import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { FormulaEditor } from './FormulaEditor';
+
+export function Score() {
+  const ledger = useWorkspace((w) => w.ledger);
+  const brief = useWorkspace((w) => w.content.document.brief);
+  const design = useWorkspace((w) => w.content.document.design);
+  const against = useWorkspace((w) => w.againstLedger);
+  const loading = useWorkspace((w) => w.loading);
+  const setLoading = useWorkspace((w) => w.setLoading);
+  const setWhy = useWorkspace((w) => w.setWhy);
+  if (!ledger || ledger.stopped) return <StationFindings of={['score', 'shape']} />;
+  const sweep = [...design.loadings].sort((a, b) => a.count - b.count);
+  const value = (l: Ledger, id: string, s: string) => entryOf(l, id, s)?.value ?? 0;
+  const x = sweep.map((l) => l.count);
+  const best = design.loadings.find((l) => l.count === value(ledger, 'bestCount', 'all'));
+  const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
+  const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, false, which).values;
+  const [low, high] = brief.rivals.length ? [range('low'), range('high')] : [null, null];
+  const blocked = sweep.filter((l) => ledger.entries.some((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.some((w) => w.startsWith('No points'))));
+  const reason = blocked[0] && ledger.entries.find((e) => e.state === blocked[0].id && e.warnings.some((w) => w.startsWith('No points')))?.warnings[0];
+  return (
+    <div className="station">
+      <div className="stack">
+        {brief.missions.map((m, i) => <section key={m.id} className="block"><h2>{m.name}<span className="right dim">{m.loading === 'each' ? 'free choice' : design.loadings.find((l) => l.id === m.loading)?.name}</span></h2><FormulaEditor index={i} /></section>)}
+        <StationFindings of={['score']} />
+        {best && <p style={{ margin: 0 }}>Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.{blocked.length > 0 && <> From {blocked[0].name} on it does not count: {reason?.replace(/^No points: /, '')}</>}</p>}
+        {low && high && best && <p className="dim" style={{ margin: 0 }}>With the best of the field at its low and high figures this loading scores {formatNumber(Math.min(low[`score@${best.id}`], high[`score@${best.id}`]), 4)} to {formatNumber(Math.max(low[`score@${best.id}`], high[`score@${best.id}`]), 4)}.</p>}
+      </div>
+      <div className="stack">
+        <ChartFrame title={`Score against ${design.payload.name.toLowerCase()}s carried`} height={330} xName={`${design.payload.name}s`} xKind="count" yName="Score" yKind="points" yFromZero
+          at={best ? { x: best.count, y: value(ledger, 'bestScore', 'all'), name: 'best' } : null}
+          series={[
+            { name: 'score', x, y: sweep.map((l) => value(ledger, 'score', l.id)), sigma: sweep.map((l) => entryOf(ledger, 'score', l.id)?.sigma ?? 0), look: 'predicted' },
+            ...(against && !against.stopped ? [{ name: 'compared version', x, y: sweep.map((l) => value(against, 'score', l.id)), look: 'ghost' as const }] : []),
+          ]} />
+        <div className="scrollx"><table className="sheet"><thead><tr><th>Loading</th>{brief.missions.map((m) => <th key={m.id} className="num">{m.name}</th>)}<th className="num">Score</th><th>What blocks it</th></tr></thead>
+          <tbody>{sweep.map((l) => {
+            const why = ledger.entries.find((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.length)?.warnings[0];
+            return (
+              <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined, cursor: 'pointer' }} onClick={() => setLoading(l.id)}>
+                <td>{l.name}{l.id === best?.id ? ' ◆' : ''}</td>
+                {brief.missions.map((m) => <td key={m.id} className="num">{formatNumber(value(ledger, `points-${m.id}`, l.id), 4)}</td>)}
+                <td className="num"><button type="button" style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline dotted' }} onClick={() => setWhy({ id: 'score', state: l.id })}>{formatNumber(value(ledger, 'score', l.id), 4)}</button></td>
+                <td className="stoptext" style={{ fontSize: '0.75rem' }}>{why?.replace(/^No points: /, '')}</td>
+              </tr>
+            );
+          })}</tbody></table></div>
+      </div>
+      <div className="stack">
+        <Readings title="Best" state="all" ids={['bestScore', 'bestCount']} />
+        <Readings title="What it is made of" ids={['score', 'payloadCount', 'laps', 'lapTime', 'timedTime', 'energyLeft', 'groundRun']} />
+      </div>
+    </div>
+  );
+}
