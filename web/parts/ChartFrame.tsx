@@ -15,6 +15,7 @@ export interface Series {
   /** half-width of the soft band */ sigma?: readonly number[] | null;
   look: 'predicted' | 'measured' | 'asked' | 'ghost' | 'ink' | 'second';
   /** points only */ marks?: boolean;
+  /** points joined by straight lines: the x axis has only these values */ joined?: boolean;
 }
 
 export interface ChartProps {
@@ -62,9 +63,9 @@ function datasets(el: Element, series: readonly Series[], cx: (v: number) => num
       out.push({ label: `band:${s.name}`, data: edge(-1), borderWidth: 0, pointRadius: 0, pointHitRadius: 0, fill: '-1', backgroundColor: soft });
     }
     out.push({
-      label: s.name, data: line, borderColor: colour, backgroundColor: s.look === 'predicted' && s.marks ? css(el, '--paper') : colour, showLine: !s.marks, borderWidth: s.marks ? 1.6 : 1.8,
-      pointRadius: s.marks ? 4.5 : 0, pointHoverRadius: s.marks ? 5.5 : 3, pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle', pointBorderColor: colour, pointBorderWidth: 1.6,
-      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined, tension: 0.15,
+      label: s.name, data: line, borderColor: colour, backgroundColor: s.look === 'predicted' && (s.marks || s.joined) ? css(el, '--paper') : colour, showLine: !s.marks, borderWidth: s.marks ? 1.6 : 1.8,
+      pointRadius: s.marks || s.joined ? 4.5 : 0, pointHoverRadius: s.marks || s.joined ? 5.5 : 3, pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle', pointBorderColor: colour, pointBorderWidth: 1.6,
+      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined, tension: s.joined ? 0 : 0.15,
     });
   }
   if (at) out.push({ label: at.name, data: [{ x: cx(at.x), y: cy(at.y) }], pointRadius: 6, pointStyle: 'rectRot', borderColor: css(el, '--predicted'), backgroundColor: css(el, '--paper'), borderWidth: 2, showLine: false });
@@ -92,7 +93,7 @@ export function ChartFrame({ title, xName, xKind, yName, yKind, series, at, heig
       data: { datasets: data },
       plugins: [crosshair],
       options: {
-        responsive: true, maintainAspectRatio: false, animation: false, parsing: false, interaction: { mode: 'nearest', axis: 'x', intersect: false },
+        responsive: true, maintainAspectRatio: false, animation: false, interaction: { mode: 'nearest', axis: 'x', intersect: false },
         scales: { x: axis(named(xName, xu), false), y: axis(named(yName, yu), yFromZero ?? false) },
         plugins: {
           legend: { position: 'bottom', align: 'start', labels: { color: ink, boxWidth: 18, boxHeight: 1, font: { size: 11 }, usePointStyle: false, filter: (i) => !i.text.startsWith('band:') } },

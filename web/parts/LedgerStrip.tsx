@@ -1,6 +1,6 @@
 'use client';
 /** The eight numbers this project cares most about, always in sight. */
-import { formatSpread } from '@skiametra/core/units';
+import { formatSpread, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, ThreeMark, valueText } from './ThreeMark';
 import { useMarks } from './useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -28,7 +28,7 @@ function Cell({ watched }: { watched: string }) {
   return (
     <button type="button" onClick={() => setWhy({ id, state })} title={`${name}${where ? `, ${where}` : ''}`} data-watch={watched}>
       <div className="label">{name}{where ? ` · ${where}` : ''}</div>
-      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && marks.predicted.sigma > 0 ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></div>
+      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></div>
       <ThreeMark marks={marks} label={def ? describeMarks(name, marks, def.kind, units) : name} />
     </button>
   );

@@ -13,12 +13,13 @@ interface Props {
   onCommit: (si: number) => string | null;
   onClear?: () => string | null;
   hideLabel?: boolean;
+  hideUnit?: boolean;
   basis?: { value: Basis; onChange: (b: Basis) => void };
   hint?: string;
 }
 
 /** The one field for numbers: units, small sums, arrow keys to nudge, Escape to restore, a wrong entry says why and stays. */
-export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel, basis, hint }: Props) {
+export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel, hideUnit, basis, hint }: Props) {
   const id = useId();
   const system = useWorkspace((w) => w.units);
   const unit = shownUnit(kind, system);
@@ -66,7 +67,7 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
           id={id} value={shown} inputMode="decimal" autoComplete="off" aria-label={hideLabel ? label : undefined} aria-invalid={error !== null} aria-describedby={error ? `${id}-e` : undefined}
           onChange={(e) => setText(e.target.value)} onBlur={commit} onKeyDown={onKeyDown} onFocus={(e) => e.target.select()}
         />
-        {unitLabel(unit) && <span className="unit">{unitLabel(unit)}</span>}
+        {!hideUnit && unitLabel(unit) && <span className="unit">{unitLabel(unit)}</span>}
       </div>
       {error && <div className="err" id={`${id}-e`} role="alert">{error}</div>}
     </div>
@@ -85,14 +86,14 @@ export function BasisMark({ value, onChange, of }: { value: Basis; onChange: (b:
 }
 
 /** A quantity field bound to a number of the document by its path, with its basis when `tracked`. */
-export function DocField({ label, path, kind, tracked, hideLabel, hint }: { label: string; path: string; kind: KindName; tracked?: boolean; hideLabel?: boolean; hint?: string }) {
+export function DocField({ label, path, kind, tracked, hideLabel, hideUnit, hint }: { label: string; path: string; kind: KindName; tracked?: boolean; hideLabel?: boolean; hideUnit?: boolean; hint?: string }) {
   const value = useWorkspace((w) => getPath(w.content, path)) as number | undefined;
   const edit = useWorkspace((w) => w.edit);
   const basisKey = path.replace(/^document\.design\./, '');
   const basis = useWorkspace((w) => w.content.document.design.basis[basisKey]) ?? 'guess';
   const setBasis = (b: Basis) => edit({ type: 'set', path: 'document.design.basis', value: { ...currentBasis, [basisKey]: b } });
   const currentBasis = useWorkspace((w) => w.content.document.design.basis);
-  return <QuantityField label={label} value={value ?? null} kind={kind} hideLabel={hideLabel} hint={hint} onCommit={(si) => edit({ type: 'set', path, value: si })} basis={tracked ? { value: basis, onChange: setBasis } : undefined} />;
+  return <QuantityField label={label} value={value ?? null} kind={kind} hideLabel={hideLabel} hideUnit={hideUnit} hint={hint} onCommit={(si) => edit({ type: 'set', path, value: si })} basis={tracked ? { value: basis, onChange: setBasis } : undefined} />;
 }
 
 /** Whole-number fields (cells, counts). */
@@ -103,7 +104,7 @@ export function IntField({ label, path }: { label: string; path: string }) {
 }
 
 /** A line of text bound to the document; committed on leaving it. */
-export function TextCell({ label, path, area, placeholder }: { label: string; path: string; area?: boolean; placeholder?: string }) {
+export function TextCell({ label, path, area, rows = 2, placeholder }: { label: string; path: string; area?: boolean; rows?: number; placeholder?: string }) {
   const value = (useWorkspace((w) => getPath(w.content, path)) as string | undefined) ?? '';
   const edit = useWorkspace((w) => w.edit);
   const [text, setText] = useState<string | null>(null);
@@ -122,7 +123,7 @@ export function TextCell({ label, path, area, placeholder }: { label: string; pa
   return (
     <>
       {area
-        ? <textarea {...props} rows={3} style={{ width: '100%', border: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: 6, resize: 'vertical' }} />
+        ? <textarea {...props} rows={rows} style={{ width: '100%', border: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: 6, resize: 'vertical' }} />
         : <input {...props} style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: '3px 0' }} />}
       {error && <div className="qf"><div className="err" role="alert">{error}</div></div>}
     </>

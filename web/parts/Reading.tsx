@@ -1,5 +1,5 @@
 'use client';
-import { formatSpread } from '@skiametra/core/units';
+import { formatSpread, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, ThreeMark, valueText } from './ThreeMark';
 import { useMarks } from './useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -17,9 +17,9 @@ export function Reading({ id, state, name }: { id: string; state?: string; name?
     <button type="button" className="reading" onClick={() => setWhy({ id, state: at })} title="Why this number">
       <span className="top">
         <span className="name">{name ?? def.name}</span>
-        <span className="num" style={{ color: broken ? 'var(--stop)' : undefined }}>{shown.value}<span className="dim" style={{ fontSize: '0.72rem' }}> {shown.unit}{marks.predicted && marks.predicted.sigma > 0 ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></span>
+        <span className="num" style={{ color: broken ? 'var(--stop)' : undefined }}>{shown.value}<span className="dim" style={{ fontSize: '0.72rem' }}> {shown.unit}{marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></span>
       </span>
-      <ThreeMark marks={marks} label={describeMarks(name ?? def.name, marks, def.kind, units)} />
+      {(marks.asked || marks.measured || marks.ghost != null || (marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma))) && <ThreeMark marks={marks} label={describeMarks(name ?? def.name, marks, def.kind, units)} />}
     </button>
   );
 }

@@ -12,6 +12,7 @@ export interface Column {
   key: string;
   label: string;
   width?: number | string;
+  /** right-aligned although shown by its own renderer */ numeric?: boolean;
   cell: { type: 'text' } | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) } | { type: 'choice'; options: readonly { value: string; label: string }[] } | { type: 'shown'; render: (row: Record<string, unknown>, index: number) => ReactNode };
 }
 
@@ -68,8 +69,8 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
 
   return (
     <div className="scrollx">
-      <table className="sheet" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
-        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k ? 'num' : undefined} style={{ width: c.width }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>Remove</span></th>}</tr></thead>
+      <table className="sheet fixed" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
+        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k || c.numeric ? 'num' : undefined} style={{ width: c.width ?? (k ? 62 : undefined) }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>Remove</span></th>}</tr></thead>
         <tbody>
           {rows.map((row, i) => (
             <tr key={typeof row.id === 'string' ? row.id : i}>
@@ -78,8 +79,8 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                 const kind = kindOf(c, row);
                 const name = `${c.label}, row ${i + 1}`;
                 return (
-                  <td key={c.key} className={kind ? 'num' : undefined}>
-                    {kind ? <DocField label={name} path={at} kind={kind} hideLabel />
+                  <td key={c.key} className={kind || c.numeric ? 'num' : undefined}>
+                    {kind ? <DocField label={name} path={at} kind={kind} hideLabel hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'} />
                       : c.cell.type === 'text' ? <TextCell label={name} path={at} />
                         : c.cell.type === 'choice' ? <select className="cell" aria-label={name} value={String(getPath(row, c.key) ?? '')} onChange={(e) => setError(edit({ type: 'set', path: at, value: e.target.value }))}>{c.cell.options.map((o) => <option key={o.value} value={o.value}>{o.label}</option>)}</select>
                           : c.cell.type === 'shown' ? c.cell.render(row, i) : null}

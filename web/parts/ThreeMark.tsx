@@ -34,28 +34,32 @@ export function describeMarks(name: string, m: Marks, kind: KindName, system: Un
   return parts.join(', ');
 }
 
-const W = 120, H = 20, Y = 10;
+const H = 20, Y = 10;
 
+/** Positions are in per cent of the width and shapes in pixels, so that no mark is stretched. */
 export function ThreeMark({ marks, label }: { marks: Marks; label: string }) {
   const [lo, hi] = markScale(marks);
-  const x = (v: number) => Math.max(-2, Math.min(W + 2, ((v - lo) / (hi - lo)) * W));
+  const x = (v: number) => Math.max(0, Math.min(100, ((v - lo) / (hi - lo)) * 100));
+  const pct = (v: number) => `${x(v).toFixed(2)}%`;
+  const at = (v: number, d: string, props: object) => <svg x={pct(v)} y={0} width={1} height={H} overflow="visible"><path d={d} {...props} /></svg>;
   const { asked, predicted, measured, ghost } = marks;
+  const bracket = { fill: 'none', stroke: 'var(--asked)', strokeWidth: 1.6 };
   return (
-    <svg viewBox={`-4 0 ${W + 8} ${H}`} width="100%" height={H} role="img" aria-label={label} preserveAspectRatio="none" style={{ display: 'block', overflow: 'visible' }}>
-      <line x1={0} x2={W} y1={Y} y2={Y} stroke="var(--hair)" vectorEffect="non-scaling-stroke" />
-      {asked?.min != null && <path d={`M ${x(asked.min) + 4} 3 H ${x(asked.min)} V 17 H ${x(asked.min) + 4}`} fill="none" stroke="var(--asked)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />}
-      {asked?.max != null && <path d={`M ${x(asked.max) - 4} 3 H ${x(asked.max)} V 17 H ${x(asked.max) - 4}`} fill="none" stroke="var(--asked)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />}
-      {ghost != null && <line x1={x(ghost)} x2={x(ghost)} y1={4} y2={16} stroke="var(--ghost)" strokeDasharray="2 2" vectorEffect="non-scaling-stroke" />}
+    <svg width="100%" height={H} role="img" aria-label={label} style={{ display: 'block', overflow: 'visible' }}>
+      <line x1="0%" x2="100%" y1={Y} y2={Y} stroke="var(--hair)" />
+      {asked?.min != null && at(asked.min, 'M 4 3 H 0 V 17 H 4', bracket)}
+      {asked?.max != null && at(asked.max, 'M -4 3 H 0 V 17 H -4', bracket)}
+      {ghost != null && <line x1={pct(ghost)} x2={pct(ghost)} y1={4} y2={16} stroke="var(--ghost)" strokeDasharray="2 2" />}
       {predicted && (
         <>
-          <rect x={x(predicted.value - predicted.sigma)} width={Math.max(0.5, x(predicted.value + predicted.sigma) - x(predicted.value - predicted.sigma))} y={Y - 4} height={8} fill="var(--predicted-soft)" />
-          <path d={`M ${x(predicted.value)} ${Y - 5} l 4 5 l -4 5 l -4 -5 z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+          <rect x={pct(predicted.value - predicted.sigma)} width={`${(x(predicted.value + predicted.sigma) - x(predicted.value - predicted.sigma)).toFixed(2)}%`} y={Y - 4} height={8} fill="var(--predicted-soft)" />
+          {at(predicted.value, `M 0 ${Y - 5} l 4 5 l -4 5 l -4 -5 z`, { fill: 'var(--paper)', stroke: 'var(--predicted)', strokeWidth: 1.6 })}
         </>
       )}
       {measured && (
         <>
-          <line x1={x(measured.value - measured.sigma)} x2={x(measured.value + measured.sigma)} y1={Y} y2={Y} stroke="var(--measured)" strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
-          <circle cx={x(measured.value)} cy={Y} r={3.6} fill="var(--measured)" />
+          <line x1={pct(measured.value - measured.sigma)} x2={pct(measured.value + measured.sigma)} y1={Y} y2={Y} stroke="var(--measured)" strokeWidth={1.6} />
+          <circle cx={pct(measured.value)} cy={Y} r={3.6} fill="var(--measured)" />
         </>
       )}
     </svg>

@@ -15,10 +15,10 @@ function controlQuad(s: Surface, c: Surface['controls'][number]): Pt[] {
   return [[s.x + a.x + (1 - c.chordFraction) * a.chord, a.y], [s.x + b.x + (1 - c.chordFraction) * b.chord, b.y], [s.x + b.x + b.chord, b.y], [s.x + a.x + a.chord, a.y]];
 }
 
-interface Props { design: Design; ledger: Ledger | null; loading: string; showItems?: boolean; ghost?: Design | null; only?: 'plan' }
+interface Props { design: Design; ledger: Ledger | null; loading: string; showItems?: boolean; ghost?: Design | null; height?: number }
 
 /** Plan view with the nose to the left; x to the right, span up and down. */
-export function PlanView({ design, ledger, loading, showItems, ghost }: Props) {
+export function PlanView({ design, ledger, loading, showItems, ghost, height = 380 }: Props) {
   const b = planBounds(design);
   const pad = 0.06 * (b.x1 - b.x0);
   const view = { x: b.x0 - pad, y: -b.half - pad, w: b.x1 - b.x0 + 2 * pad, h: 2 * (b.half + pad) };
@@ -28,9 +28,9 @@ export function PlanView({ design, ledger, loading, showItems, ghost }: Props) {
   const at = (id: string, s: string) => (ledger ? entryOf(ledger, id, s)?.value : undefined);
   const np = at('neutralPoint', 'all'), fwd = at('cgForward', 'all'), aft = at('cgAft', 'all'), cg = at('cgX', loading);
   const { diameter, x: propX } = design.power.propeller;
-  const tip = (x: number, y: number, text: string) => <text x={x} y={y} fontSize={2.1 * u} fill="var(--ink)" textAnchor="middle">{text}</text>;
+  const tip = (x: number, y: number, text: string) => <text x={x} y={y} fontSize={3 * u} fontWeight={600} fill="var(--ink)" textAnchor="middle">{text}</text>;
   return (
-    <svg viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`} width="100%" style={{ maxHeight: 430, display: 'block' }} role="img" aria-label={`Plan view. Neutral point at ${np === undefined ? 'unknown' : `${(np * 1000).toFixed(0)} mm`}, CG at ${cg === undefined ? 'unknown' : `${(cg * 1000).toFixed(0)} mm`} from the datum.`}>
+    <svg viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`} width="100%" style={{ maxHeight: height, display: 'block' }} role="img" aria-label={`Plan view. Neutral point at ${np === undefined ? 'unknown' : `${(np * 1000).toFixed(0)} mm`}, CG at ${cg === undefined ? 'unknown' : `${(cg * 1000).toFixed(0)} mm`} from the datum.`}>
       {ghost && ghost.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => both(halfOutline(s)).map((p, i) => <polygon key={`g${s.id}${i}`} points={path(p)} fill="none" stroke="var(--ghost)" strokeDasharray="4 3" {...thin} />))}
       {design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => both(halfOutline(s)).map((p, i) => <polygon key={`${s.id}${i}`} points={path(p)} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />))}
       <polygon points={path(body)} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />
@@ -40,8 +40,8 @@ export function PlanView({ design, ledger, loading, showItems, ghost }: Props) {
       {fwd !== undefined && aft !== undefined && [fwd, aft].map((x) => <line key={x} x1={x} x2={x} y1={-0.33 * b.half} y2={0.33 * b.half} stroke="var(--asked)" strokeDasharray="2 2" {...thin} />)}
       {showItems && ledger && design.items.map((i) => <circle key={i.id} cx={i.x} cy={i.y} r={Math.max(0.35 * u, Math.sqrt(i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0.1)) * 2.6 * u)} fill={i.movable ? 'var(--look)' : 'var(--ink-2)'} opacity={0.45}><title>{i.name}</title></circle>)}
       {design.loadings.map((l) => { const x = at('cgX', l.id); return x === undefined || l.id === loading ? null : <path key={l.id} d={`M ${x} ${-0.9 * u} l ${0.6 * u} ${0.9 * u} l ${-0.6 * u} ${0.9 * u} l ${-0.6 * u} ${-0.9 * u} z`} fill="none" stroke="var(--predicted)" opacity={0.55} {...thin}><title>{l.name}</title></path>; })}
-      {np !== undefined && <><circle cx={np} cy={0} r={1.1 * u} fill="none" stroke="var(--ink)" strokeWidth={1.5} {...thin} /><circle cx={np} cy={0} r={0.3 * u} fill="var(--ink)" />{tip(np, 3.9 * u, 'NP')}</>}
-      {cg !== undefined && <><path d={`M ${cg} ${-1.5 * u} l ${1.1 * u} ${1.5 * u} l ${-1.1 * u} ${1.5 * u} l ${-1.1 * u} ${-1.5 * u} z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={2} {...thin} />{tip(cg, -2.4 * u, 'CG')}</>}
+      {np !== undefined && <><circle cx={np} cy={0} r={1.3 * u} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.5} {...thin} /><circle cx={np} cy={0} r={0.3 * u} fill="var(--ink)" />{tip(np + 2.2 * u, 5 * u, 'NP')}</>}
+      {cg !== undefined && <><path d={`M ${cg} ${-1.5 * u} l ${1.1 * u} ${1.5 * u} l ${-1.1 * u} ${1.5 * u} l ${-1.1 * u} ${-1.5 * u} z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={2} {...thin} />{tip(cg - 2 * u, -3 * u, 'CG')}</>}
     </svg>
   );
 }

@@ -3,7 +3,7 @@
 import { Drawer } from '@mantine/core';
 import { QUANTITIES, entryOf, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
-import { formatQuantity, formatSpread } from '@skiametra/core/units';
+import { formatQuantity, formatSpread, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, MarkLegend, ThreeMark } from './ThreeMark';
 import { useMarks } from './useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -42,7 +42,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
       <div>
         <h2 style={{ fontSize: '1.1rem', margin: 0 }}>{mission?.name ?? def.name}</h2>
         <div className="dim">{stateName}</div>
-        <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>{entry ? formatQuantity(entry.value, def.kind, units) : '–'}{entry && entry.sigma > 0 && <span className="dim" style={{ fontSize: '0.9rem' }}> ± {formatSpread(entry.sigma, def.kind, units)}</span>}</div>
+        <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>{entry ? formatQuantity(entry.value, def.kind, units) : '–'}{entry && spreadMatters(entry.value, entry.sigma) && <span className="dim" style={{ fontSize: '0.9rem' }}> ± {formatSpread(entry.sigma, def.kind, units)}</span>}</div>
         <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
         <MarkLegend />
       </div>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { BASES, type Item } from '@skiametra/core/design';
 import { loadedState, placeForCg, plannedItem, solveBalance } from '@skiametra/core/mass';
-import { formatQuantity, formatSpread } from '@skiametra/core/units';
+import { formatQuantity, formatSpread, formatValue, shownUnit } from '@skiametra/core/units';
 import { StationFindings } from '../parts/Findings';
 import { LoadingPicker } from '../parts/LoadingPicker';
 import { DocField, IntField, QuantityField } from '../parts/QuantityField';
@@ -21,13 +21,13 @@ export function Balance() {
   const ledger = useWorkspace((w) => w.ledger);
   const loading = useWorkspace((w) => w.loading);
   return (
-    <div className="station" style={{ gridTemplateColumns: 'minmax(0, 1.15fr) minmax(0, 1fr) 220px' }}>
+    <div className="station" style={{ gridTemplateColumns: 'minmax(0, 1.1fr) minmax(0, 1fr) 200px' }}>
       <div className="stack"><MassLedger /><Payload /></div>
       <div className="stack">
         <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}><LoadingPicker /><span className="dim" style={{ fontSize: '0.75rem' }}>diamonds: CG of each loading; band: where it may lie; amber dots can move</span></div>
-        <PlanView design={design} ledger={ledger} loading={loading} showItems />
-        <CgBand />
         <StationFindings of={['balance']} empty="Every loading lies inside its limits." />
+        <PlanView design={design} ledger={ledger} loading={loading} showItems height={300} />
+        <CgBand />
         <Where />
       </div>
       <div className="stack">
@@ -45,14 +45,16 @@ function MassLedger() {
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   const items = design.items;
-  const weighed = (i: number) => <QuantityField label={`Weighed, row ${i + 1}`} hideLabel value={items[i]?.weighed ?? null} kind="mass" onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: si })} onClear={() => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: null })} />;
+  const [more, setMore] = useState(false);
+  const mu = shownUnit('mass', units), lu = shownUnit('length', units);
+  const weighed = (i: number) => <QuantityField label={`Weighed, row ${i + 1}`} hideLabel value={items[i]?.weighed ?? null} kind="mass" hideUnit onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: si })} onClear={() => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: null })} />;
   const planned = (i: number) => {
     const item = items[i];
     if (!item) return null;
-    if (item.planned.kind === 'areal') return <span className="num" title={`Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface`}>{formatQuantity(plannedItem(item, design).mass, 'mass', units)}</span>;
-    return <QuantityField label={`Planned, row ${i + 1}`} hideLabel value={item.planned.mass} kind="mass" onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.planned`, value: { kind: 'mass', mass: si } })} />;
+    if (item.planned.kind === 'areal') return <span className="num" title={`Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface`}>{formatValue(plannedItem(item, design).mass, 'mass', units)}</span>;
+    return <QuantityField label={`Planned, row ${i + 1}`} hideLabel hideUnit value={item.planned.mass} kind="mass" onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.planned`, value: { kind: 'mass', mass: si } })} />;
   };
-  const place = (i: number) => (items[i]?.planned.kind === 'areal' ? <span className="num dim">{formatQuantity(plannedItem(items[i], design).x, 'length', units)}</span> : <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel />);
+  const place = (i: number) => (items[i]?.planned.kind === 'areal' ? <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span> : <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />);
   const movable = (i: number) => {
     const item = items[i];
     if (!item) return null;
@@ -60,18 +62,19 @@ function MassLedger() {
   };
   const plan = loadedState(design, { id: 'x', name: '', count: 0 }, 'plan', 1).mass, best = loadedState(design, { id: 'x', name: '', count: 0 }, 'best', 1).mass;
   return (
-    <section className="block"><h2>Mass ledger <span className="right dim">planned and weighed kept apart</span></h2>
+    <section className="block"><h2>Mass ledger <span className="right"><label className="dim" style={{ fontSize: '0.75rem' }}><input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups and heights</label></span></h2>
       <SheetTable path={`${D}.items`} caption="Mass ledger" addLabel="Add an item" newRow={(): Item => ({ id: freshId('item', items), name: 'New item', group: 'other', planned: { kind: 'mass', mass: 0.02 }, basis: 'guess', spread: 0.15, weighed: null, x: 0.3, y: 0, z: 0, inWing: false, movable: null })}
         columns={[
           { key: 'name', label: 'Item', cell: { type: 'text' } },
-          { key: 'group', label: 'Group', cell: { type: 'choice', options: GROUPS.map((g) => ({ value: g, label: g })) }, width: 88 },
-          { key: 'planned', label: 'Planned', cell: { type: 'shown', render: (_, i) => planned(i) }, width: 74 },
-          { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 82 },
-          { key: 'weighed', label: 'Weighed', cell: { type: 'shown', render: (_, i) => weighed(i) }, width: 74 },
-          { key: 'x', label: 'x', cell: { type: 'shown', render: (_, i) => place(i) }, width: 76 },
-          { key: 'move', label: 'Moves', cell: { type: 'shown', render: (_, i) => movable(i) }, width: 40 },
+          ...(more ? [{ key: 'group', label: 'Group', cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) }, width: 92 }] : []),
+          { key: 'planned', label: `Planned [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => planned(i) }, width: 58 },
+          { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 70 },
+          { key: 'weighed', label: `Weighed [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => weighed(i) }, width: 58 },
+          { key: 'x', label: `x [${lu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => place(i) }, width: 52 },
+          ...(more ? [{ key: 'z', label: 'z', cell: { type: 'quantity' as const, kind: 'length' as const }, width: 60 }] : []),
+          { key: 'move', label: 'Moves', cell: { type: 'shown', render: (_, i) => movable(i) }, width: 44 },
         ]}
-        footer={<tr className="sum"><td>Empty</td><td /><td className="num">{formatQuantity(plan, 'mass', units)}</td><td className="dim">best known</td><td className="num">{formatQuantity(best, 'mass', units)}</td><td colSpan={3} className="num">{plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}</td></tr>} />
+        footer={<tr className="sum"><td>Empty</td>{more && <td />}<td className="num">{formatValue(plan, 'mass', units)}</td><td /><td className="num">{formatValue(best, 'mass', units)}</td><td className="num" colSpan={more ? 4 : 3}>{plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}</td></tr>} />
       {items.some((i) => i.movable) && <Ranges />}
       <Scale />
     </section>

@@ -1,5 +1,6 @@
 'use client';
-import { Button, Menu } from '@mantine/core';
+import { ActionIcon, Button, Menu } from '@mantine/core';
+import { IconTrash } from '@tabler/icons-react';
 import { QUANTITIES, checkRequirements, quantityDef } from '@skiametra/core/assess';
 import { formatQuantity } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField, TextCell } from '../parts/QuantityField';
@@ -18,7 +19,7 @@ export function Brief() {
   return (
     <div className="station two">
       <div className="stack">
-        <section className="block"><h2>What is asked</h2><TextCell label="Purpose" path={`${B}.purpose`} area placeholder="What must this aircraft do, and for whom?" /></section>
+        <section className="block"><h2>What is asked</h2><TextCell label="Purpose" path={`${B}.purpose`} area rows={4} placeholder="What must this aircraft do, and for whom?" /></section>
         <Site />
         <section className="block"><h2>Course</h2>
           <div className="fields">
@@ -93,13 +94,13 @@ function Requirements() {
       <SheetTable path={`${B}.requirements`} caption="Requirements" addLabel="Add a requirement"
         newRow={() => ({ id: freshId('req', brief.requirements), quantity: 'stallSpeed', state: 'all', op: 'atMost', min: null, max: 10, rule: '', wish: false })}
         columns={[
-          { key: 'quantity', label: 'Quantity', cell: { type: 'choice', options: quantityOptions }, width: 170 },
-          { key: 'state', label: 'In', cell: { type: 'choice', options: states }, width: 100 },
-          { key: 'op', label: 'Must be', width: 92, cell: { type: 'shown', render: (_, i) => <select className="cell" aria-label={`Must be, row ${i + 1}`} value={brief.requirements[i]?.op} onChange={(e) => setOp(i, e.target.value as 'atLeast')}><option value="atLeast">at least</option><option value="atMost">at most</option><option value="between">between</option></select> } },
-          { key: 'min', label: 'Low', width: 92, cell: { type: 'shown', render: (_, i) => limit(i, 'min') } },
-          { key: 'max', label: 'High', width: 92, cell: { type: 'shown', render: (_, i) => limit(i, 'max') } },
+          { key: 'quantity', label: 'Quantity', cell: { type: 'choice', options: quantityOptions }, width: 148 },
+          { key: 'state', label: 'In', cell: { type: 'choice', options: states }, width: 88 },
+          { key: 'op', label: 'Must be', width: 62, cell: { type: 'shown', render: (_, i) => <select className="cell" aria-label={`Must be, row ${i + 1}`} value={brief.requirements[i]?.op} onChange={(e) => setOp(i, e.target.value as 'atLeast')}><option value="atLeast">at least</option><option value="atMost">at most</option><option value="between">between</option></select> } },
+          { key: 'min', label: 'Low', numeric: true, width: 80, cell: { type: 'shown', render: (_, i) => limit(i, 'min') } },
+          { key: 'max', label: 'High', numeric: true, width: 80, cell: { type: 'shown', render: (_, i) => limit(i, 'max') } },
           { key: 'rule', label: 'Rule it comes from', cell: { type: 'text' } },
-          { key: 'id', label: 'Predicted', width: 130, cell: { type: 'shown', render: (_, i) => {
+          { key: 'id', label: 'Predicted', width: 100, cell: { type: 'shown', render: (_, i) => {
             const c = checks[i];
             if (!c) return <span className="dim">…</span>;
             const [sign, word, colour] = STATUS[c.status];
@@ -118,14 +119,14 @@ function Missions() {
   return (
     <section className="block"><h2>Score <span className="right dim">one formula per mission; the score is their sum</span></h2>
       {missions.map((m, i) => (
-        <div key={m.id} style={{ display: 'grid', gridTemplateColumns: '150px minmax(0, 1fr) 130px 60px', gap: 12, alignItems: 'start', padding: '6px 0', borderBottom: '1px solid var(--hair)' }}>
+        <div key={m.id} style={{ display: 'grid', gridTemplateColumns: '150px minmax(0, 1fr) 96px 28px', gap: 12, alignItems: 'start', padding: '6px 0', borderBottom: '1px solid var(--hair)' }}>
           <TextCell label={`Mission ${i + 1} name`} path={`${B}.missions.${i}.name`} />
           <FormulaEditor index={i} />
           <select className="cell" aria-label={`Mission ${i + 1} is flown in`} value={m.loading} style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }} onChange={(e) => edit({ type: 'set', path: `${B}.missions.${i}.loading`, value: e.target.value })}>
             <option value="each">free choice</option>
             {loadings.map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}
           </select>
-          <Button variant="subtle" color="gray" onClick={() => edit({ type: 'remove', path: `${B}.missions`, index: i })} aria-label={`Remove mission ${i + 1}`}>Remove</Button>
+          <ActionIcon size="sm" onClick={() => edit({ type: 'remove', path: `${B}.missions`, index: i })} aria-label={`Remove mission ${i + 1}`}><IconTrash size={14} /></ActionIcon>
         </div>
       ))}
       <Button variant="subtle" mt={6} onClick={() => edit({ type: 'insert', path: `${B}.missions`, value: { id: freshId('mission', missions), name: 'New mission', formula: 'laps', loading: 'each' } })}>Add a mission</Button>

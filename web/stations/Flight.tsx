@@ -63,7 +63,7 @@ function LoadingTable() {
   if (!ledger || ledger.stopped) return null;
   return (
     <section className="block"><h2>Every loading</h2><div className="scrollx">
-      <table className="sheet"><thead><tr><th>Loading</th>{COLUMNS.map((c) => { const d = quantityDef(c)!; const u = unitLabel(shownUnit(d.kind, units)); return <th key={c} className="num">{d.name}{u ? ` [${u}]` : ''}</th>; })}</tr></thead>
+      <table className="sheet fixed"><thead><tr><th style={{ width: 64 }}>Loading</th>{COLUMNS.map((c) => { const d = quantityDef(c)!; const u = unitLabel(shownUnit(d.kind, units)); return <th key={c} className="num">{d.name}{u ? ` [${u}]` : ''}</th>; })}</tr></thead>
         <tbody>{loadings.map((l) => (
           <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}><td>{l.name}</td>
             {COLUMNS.map((c) => { const e = entryOf(ledger, c, l.id)!; return <td key={c} className="num" style={{ cursor: 'pointer', color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined }} onClick={() => setWhy({ id: c, state: l.id })}>{formatValue(e.value, e.kind, units)}</td>; })}

@@ -6,11 +6,11 @@ import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
 import { FACTORS, priorCalibration } from '@skiametra/core/design';
 import { applyFix, briefOfTheDay, type Advice, type CalibrationResult, type Effect, type Explained } from '@skiametra/core/refine';
 import { combine } from '@skiametra/core/trial';
-import { formatNumber, formatQuantity, formatSpread } from '@skiametra/core/units';
+import { formatNumber, formatQuantity, formatSpread, formatValue, spreadMatters, type KindName, type UnitSystem } from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
 import { askedOf } from '../parts/useMarks';
-import { MarkLegend, ThreeMark, describeMarks } from '../parts/ThreeMark';
+import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
@@ -20,6 +20,14 @@ export function Refine() {
       <div className="stack"><Calibration /><AdviceList /></div>
     </div>
   );
+}
+
+/** Limits in words: at least, at most, or a range. */
+function askedText(asked: Marks['asked'], kind: KindName, units: UnitSystem): string {
+  if (!asked) return '';
+  const { min, max } = asked;
+  if (min !== null && max !== null) return `${formatValue(min, kind, units)} to ${formatQuantity(max, kind, units)}`;
+  return min !== null ? `≥ ${formatQuantity(min, kind, units)}` : max !== null ? `≤ ${formatQuantity(max, kind, units)}` : '';
 }
 
 /** Every quantity that is asked or measured, with all three marks. */
@@ -48,12 +56,12 @@ function ThreeColumns() {
   return (
     <section className="block"><h2>Asked, predicted, measured <span className="right"><MarkLegend /></span></h2>
       <div style={{ maxHeight: 430, overflow: 'auto' }}>
-        <table className="sheet" aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num">Asked</th><th className="num">Predicted</th><th className="num">Measured</th><th style={{ width: 130 }} /></tr></thead>
+        <table className="sheet fixed" style={{ fontSize: '0.78rem' }} aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num" style={{ width: 108 }}>Asked</th><th className="num" style={{ width: 118 }}>Predicted</th><th className="num" style={{ width: 118 }}>Measured</th><th style={{ width: 104 }} /></tr></thead>
           <tbody>{rows.map(({ k, id, state, def, marks }) => (
             <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
               <td>{def.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{design.loadings.find((l) => l.id === state)?.name ?? ''}</span></td>
-              <td className="num">{marks.asked ? [marks.asked.min !== null ? `≥ ${formatQuantity(marks.asked.min, def.kind, units)}` : '', marks.asked.max !== null ? `≤ ${formatQuantity(marks.asked.max, def.kind, units)}` : ''].filter(Boolean).join(' ') : ''}</td>
-              <td className="num">{marks.predicted ? `${formatQuantity(marks.predicted.value, def.kind, units)} ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</td>
+              <td className="num">{askedText(marks.asked, def.kind, units)}</td>
+              <td className="num">{marks.predicted ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}` : ''}</td>
               <td className="num" style={{ color: 'var(--measured)' }}>{marks.measured ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units)}` : ''}</td>
               <td><ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} /></td>
             </tr>))}</tbody></table>

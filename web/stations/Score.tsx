@@ -21,7 +21,7 @@ export function Score() {
   const x = sweep.map((l) => l.count);
   const best = design.loadings.find((l) => l.count === value(ledger, 'bestCount', 'all'));
   const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
-  const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, false, which).values;
+  const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, { rivals: which }).values;
   const [low, high] = brief.rivals.length ? [range('low'), range('high')] : [null, null];
   const blocked = sweep.filter((l) => ledger.entries.some((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.some((w) => w.startsWith('No points'))));
   const reason = blocked[0] && ledger.entries.find((e) => e.state === blocked[0].id && e.warnings.some((w) => w.startsWith('No points')))?.warnings[0];
@@ -37,10 +37,10 @@ export function Score() {
         <ChartFrame title={`Score against ${design.payload.name.toLowerCase()}s carried`} height={330} xName={`${design.payload.name}s`} xKind="count" yName="Score" yKind="points" yFromZero
           at={best ? { x: best.count, y: value(ledger, 'bestScore', 'all'), name: 'best' } : null}
           series={[
-            { name: 'score', x, y: sweep.map((l) => value(ledger, 'score', l.id)), sigma: sweep.map((l) => entryOf(ledger, 'score', l.id)?.sigma ?? 0), look: 'predicted' },
+            { name: 'score', x, y: sweep.map((l) => value(ledger, 'score', l.id)), sigma: sweep.map((l) => entryOf(ledger, 'score', l.id)?.sigma ?? 0), look: 'predicted', joined: true },
             ...(against && !against.stopped ? [{ name: 'compared version', x, y: sweep.map((l) => value(against, 'score', l.id)), look: 'ghost' as const }] : []),
           ]} />
-        <div className="scrollx"><table className="sheet"><thead><tr><th>Loading</th>{brief.missions.map((m) => <th key={m.id} className="num">{m.name}</th>)}<th className="num">Score</th><th>What blocks it</th></tr></thead>
+        <div className="scrollx"><table className="sheet fixed"><thead><tr><th style={{ width: 70 }}>Loading</th>{brief.missions.map((m) => <th key={m.id} className="num">{m.name}</th>)}<th className="num">Score</th><th className="num">Leaves the strip</th><th style={{ width: 110 }}>What blocks it</th></tr></thead>
           <tbody>{sweep.map((l) => {
             const why = ledger.entries.find((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.length)?.warnings[0];
             return (
@@ -48,6 +48,7 @@ export function Score() {
                 <td>{l.name}{l.id === best?.id ? ' ◆' : ''}</td>
                 {brief.missions.map((m) => <td key={m.id} className="num">{formatNumber(value(ledger, `points-${m.id}`, l.id), 4)}</td>)}
                 <td className="num"><button type="button" style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline dotted' }} onClick={() => setWhy({ id: 'score', state: l.id })}>{formatNumber(value(ledger, 'score', l.id), 4)}</button></td>
+                <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
                 <td className="stoptext" style={{ fontSize: '0.75rem' }}>{why?.replace(/^No points: /, '')}</td>
               </tr>
             );

@@ -1,7 +1,7 @@
 'use client';
 import { Button, FileButton, Textarea } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { contourOf, curveOf, entryOf, POLAR_REYNOLDS } from '@skiametra/core/assess';
+import { contourOf, curveOf, POLAR_REYNOLDS } from '@skiametra/core/assess';
 import type { Section } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { contourFacts, contourFromPoints } from '@skiametra/core/section';
@@ -9,6 +9,8 @@ import { formatNumber } from '@skiametra/core/units';
 import { parseDat, writeDat } from '@skiametra/formats';
 import { ChartFrame, type Series } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
+import { LoadingPicker } from '../parts/LoadingPicker';
+import { Readings } from '../parts/Reading';
 import { freshId } from '../parts/SheetTable';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
@@ -23,12 +25,10 @@ export function Sections() {
   const sections = useWorkspace((w) => w.content.document.design.sections);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const ledger = useWorkspace((w) => w.ledger);
-  const loading = useWorkspace((w) => w.loading);
   const edit = useWorkspace((w) => w.edit);
   const [chosen, setChosen] = useState(sections[0].id);
   const section = sections.find((s) => s.id === chosen) ?? sections[0];
   const usedBy = surfaces.filter((s) => s.stations.some((p) => p.section === section.id));
-  const re = ledger ? workingReynolds(ledger, usedBy[0]?.stations[0].chord ?? 0.2, loading) : null;
   return (
     <div className="station">
       <div className="stack">
@@ -47,16 +47,9 @@ export function Sections() {
         <Outline shape={section.shape} large />
         {ledger && <Polars id={section.id} />}
       </div>
-      <Facts section={section} reynolds={re} />
+      <div className="stack"><Facts section={section} /><div><LoadingPicker /></div><Readings title="Where this design works" ids={['reynoldsStall', 'reynoldsLap', 'clMax']} /></div>
     </div>
   );
-}
-
-function workingReynolds(ledger: Parameters<typeof entryOf>[0], chord: number, loading: string): { stall: number; lap: number } | null {
-  const rho = entryOf(ledger, 'airDensity', 'all')?.value, vs = entryOf(ledger, 'stallSpeed', loading)?.value, vl = entryOf(ledger, 'lapSpeed', loading)?.value;
-  if (!rho || !vs || !vl) return null;
-  const nu = 1.789e-5 / rho;
-  return { stall: (vs * chord) / nu, lap: (vl * chord) / nu };
 }
 
 function Outline({ shape, large }: { shape: Section['shape']; large?: boolean }) {
@@ -129,9 +122,9 @@ function Polars({ id }: { id: string }) {
   const cl = pick('cl'), cd = pick('cd');
   return (
     <>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 16 }}>
-        <ChartFrame title="Lift" height={230} xName="Angle" xKind="angle" yName="cl" yKind="ratio" series={cl.map((x) => ({ name: `Re ${x.re} 000`, x: x.c!.x, y: x.c!.y, look: x.look }))} />
-        <ChartFrame title="Drag" height={230} xName="cd" xKind="ratio" yName="cl" yKind="ratio" series={cd.map((x, i) => ({ name: `Re ${x.re} 000`, x: x.c!.y.map((v) => Math.min(v, 0.08)), y: cl[i].c!.y, look: x.look }))} />
+      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 16 }}>
+        <ChartFrame title="Lift" height={215} xName="Angle" xKind="angle" yName="cl" yKind="ratio" series={cl.map((x) => ({ name: `Re ${x.re} 000`, x: x.c!.x, y: x.c!.y, look: x.look }))} />
+        <ChartFrame title="Drag" height={215} xName="cd" xKind="ratio" yName="cl" yKind="ratio" series={cd.map((x, i) => ({ name: `Re ${x.re} 000`, x: x.c!.y.map((v) => Math.min(v, 0.08)), y: cl[i].c!.y, look: x.look }))} />
       </div>
       <ChartFrame title="Moment about the quarter chord" height={150} xName="Angle" xKind="angle" yName="cm" yKind="ratio" series={pick('cm').map((x) => ({ name: `Re ${x.re} 000`, x: x.c!.x, y: x.c!.y, look: x.look }))} />
       <p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>Panels with a boundary layer marched once along the surface: good for lift slope, zero lift and drag while the flow is attached. The layer does not push back on the pressure, so the largest lift and anything past it are estimates, and below Re 60 000 so is the drag.</p>
@@ -139,7 +132,7 @@ function Polars({ id }: { id: string }) {
   );
 }
 
-function Facts({ section, reynolds }: { section: Section; reynolds: { stall: number; lap: number } | null }) {
+function Facts({ section }: { section: Section }) {
   const facts = useMemo(() => { const c = outlineOf(section.shape); return 'message' in c ? null : contourFacts({ xy: c.xy }); }, [section.shape]);
   const ledger = useWorkspace((w) => w.ledger);
   const re = Math.round(POLAR_REYNOLDS[2] / 1000);
@@ -149,7 +142,6 @@ function Facts({ section, reynolds }: { section: Section; reynolds: { stall: num
   return (
     <section className="block"><h2>{section.name}</h2>
       {facts && <>{row('Thickness', `${formatNumber(100 * facts.thickness, 3)} % at ${formatNumber(100 * facts.thicknessAt, 2)} %`)}{row('Camber', `${formatNumber(100 * facts.camber, 2)} % at ${formatNumber(100 * facts.camberAt, 2)} %`)}</>}
-      {reynolds && <>{row('Re at the stall', `${formatNumber(reynolds.stall / 1000, 3)} 000`)}{row('Re on the lap', `${formatNumber(reynolds.lap / 1000, 3)} 000`)}</>}
       {cl && row(`Largest cl, Re ${re} 000`, formatNumber(Math.max(...cl.y.slice(0, cl.y.length - 3)), 3))}
       {best !== null && row(`Best cl/cd, Re ${re} 000`, formatNumber(best, 3))}
     </section>

@@ -1,6 +1,6 @@
 'use client';
 import { Button, Checkbox, FileButton, NumberInput, TextInput, Textarea } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { HANDLING, type Handling, type TestBody } from '@skiametra/core/design';
 import { PREFLIGHT, measurementsOf, reduceLog, stopLine } from '@skiametra/core/trial';
@@ -72,8 +72,7 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
   return (
     <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(320px, 1fr))', gap: 26, alignItems: 'start' }}>
       <div className="stack"><Card id={id} body={body} set={set} /><Checklist body={body} set={set} /></div>
-      <div className="stack"><Record id={id} body={body} set={set} /><LogReader body={body} set={set} /></div>
-      <Measured id={id} body={body} />
+      <div className="stack"><Record id={id} body={body} set={set} /><LogReader body={body} set={set} /><Measured id={id} body={body} /></div>
     </div>
   );
 }
@@ -233,9 +232,7 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const [ready, setReady] = useState(false);
-  useEffect(() => setReady(true), []);
-  if (!ready || !body.record.flown) return null;
+  if (!body.record.flown) return null;
   return (
     <section className="block"><h2>What it measured <span className="right"><MarkLegend /></span></h2>
       {body.measurements.length === 0 && <p className="dim">Nothing yet: enter a ground run, lap times or charge, or open a log.</p>}

@@ -16,24 +16,35 @@ import { findingsOf } from './findings';
 import { keyOf, type Ledger, type LedgerCurve, type LedgerEntry } from './ledger';
 import { prepare, type Prepared, type StepCache } from './prepare';
 import { inputsOf, quantityDef } from './quantities';
-import { scoreLoadings } from './scoring';
+import { heldSteps, scoreLoadings, type HeldSteps } from './scoring';
+import { stripChances } from './stripChance';
 
-/** Chain and score for one factor vector, smooth laps for derivatives. */
-function runAll(brief: Brief, design: Design, prep: Prepared, mean: readonly number[], at: number, shift: number): ChainResult {
-  const r = runChain(brief, design, prep, factorsOf(mean, at, shift));
-  Object.assign(r.values, scoreLoadings(brief, design, r.values, true).values);
+/** What every run of one assessment shares. */
+interface Task { brief: Brief; design: Design; prep: Prepared; cal: Calibration; held: HeldSteps }
+
+function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task & { base: ChainResult } {
+  const prep = prepare(brief, design, cache);
+  const base = runChain(brief, design, prep, factorsOf(cal.mean));
+  return { brief, design, prep, cal, base, held: heldSteps(brief, design, base.values) };
+}
+
+/** Chain and score with one factor shifted; unrounded laps, steps held. */
+function runShifted({ brief, design, prep, cal, held }: Task, at: number, shift: number): ChainResult {
+  const r = runChain(brief, design, prep, factorsOf(cal.mean, at, shift));
+  Object.assign(r.values, scoreLoadings(brief, design, r.values, { held }).values);
   return r;
 }
 
 interface Jacobian { values: Record<string, number[]>; curves: Record<string, number[][]> }
 
 /** d value / d factor by central differences of one standard deviation each way. */
-function differentiate(brief: Brief, design: Design, prep: Prepared, cal: Calibration): Jacobian {
+function differentiate(task: Task): Jacobian {
+  const { cal } = task;
   const out: Jacobian = { values: {}, curves: {} };
   FACTOR_IDS.forEach((_, k) => {
     const h = Math.sqrt(cal.covariance[k][k]);
     if (!(h > 1e-9)) return;
-    const up = runAll(brief, design, prep, cal.mean, k, h), down = runAll(brief, design, prep, cal.mean, k, -h);
+    const up = runShifted(task, k, h), down = runShifted(task, k, -h);
     for (const key of Object.keys(up.values)) (out.values[key] ??= FACTOR_IDS.map(() => 0))[k] = (up.values[key] - down.values[key]) / (2 * h);
     for (const key of Object.keys(up.curves)) {
       const rows = (out.curves[key] ??= up.curves[key].map(() => FACTOR_IDS.map(() => 0)));
@@ -53,8 +64,8 @@ function propagate(j: readonly number[] | undefined, cov: readonly (readonly num
 
 /** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
 export function sensitivities(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): { values: Record<string, number>; gradient: Record<string, number[]> } {
-  const prep = prepare(brief, design, cache);
-  return { values: runAll(brief, design, prep, calibration.mean, -1, 0).values, gradient: differentiate(brief, design, prep, calibration).values };
+  const task = prepareTask(brief, design, calibration, cache);
+  return { values: { ...task.base.values, ...scoreLoadings(brief, design, task.base.values, { held: task.held }).values }, gradient: differentiate(task).values };
 }
 
 /** A curve less the points outside its range (speeds below the stall). */
@@ -68,18 +79,18 @@ function withoutGaps(c: LedgerCurve): LedgerCurve {
  * @returns the ledger; never throws for a design the schema accepts: a step that cannot be done is named in `stopped`
  */
 export function assess(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): Ledger {
-  let prep: Prepared;
+  let task: ReturnType<typeof prepareTask>;
   try {
-    prep = prepare(brief, design, cache);
+    task = prepareTask(brief, design, calibration, cache);
   } catch (e) {
     if (!(e instanceof DomainError)) throw e;
     return { entries: [], curves: [], findings: [], stopped: `The computation stopped: ${e.message}.` };
   }
-  const base = runChain(brief, design, prep, factorsOf(calibration.mean));
-  const score = scoreLoadings(brief, design, base.values, false);
+  const { prep, base } = task;
+  const score = scoreLoadings(brief, design, base.values);
   const values = { ...base.values, ...score.values };
   const remarks = { ...base.remarks, ...score.remarks };
-  const J = differentiate(brief, design, prep, calibration);
+  const J = differentiate(task);
 
   const entries: LedgerEntry[] = [];
   let bad: string | null = null;
@@ -91,6 +102,7 @@ export function assess(brief: Brief, design: Design, calibration: Calibration, c
     const { sigma, shares } = propagate(J.values[key === `laps@${state}` ? keyOf('lapsExact', state) : key], calibration.covariance);
     entries.push({ id, state, value, sigma: Number.isFinite(sigma) ? sigma : 0, kind: def.kind, method: def.method, inputs: inputsOf(def), warnings: remarks[key] ?? [], shares });
   }
+  entries.push(...stripChances(brief, design, entries));
   const curves: LedgerCurve[] = designCurves(design, prep, base);
   for (const c of curves) {
     const rows = J.curves[keyOf(c.id, c.state)];
@@ -98,5 +110,5 @@ export function assess(brief: Brief, design: Design, calibration: Calibration, c
   }
   const drawn = curves.map(withoutGaps);
   const ledger: Ledger = { entries, curves: drawn, findings: [], stopped: bad ? `${bad}; check the sizes that were entered last.` : null };
-  return { ...ledger, findings: findingsOf(brief, design, prep, ledger, score.errors) };
+  return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }

@@ -154,6 +154,9 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x).elevator);
 
+  put('reynoldsStall', (vs * wing.mac) / nu);
+  put('reynoldsLap', (v[`lapSpeed@${loading.id}`] * wing.mac) / nu);
+
   // structure
   const wingMass = state.points.filter((p) => p.inWing).reduce((s, p) => s + p.mass, 0);
   const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);

@@ -7,7 +7,6 @@ import { checkRequirements } from './requirements';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
 import { plausibilityFindings } from './plausibility';
-import type { Prepared } from './prepare';
 
 type Add = (station: Finding['station'], severity: Finding['severity'], state: string, sentence: string, fix?: Finding['fix']) => void;
 
@@ -71,7 +70,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   if (aileron && eta > aileron.from && eta < aileron.to) add('shape', 'look', last.id, `The stall begins at ${(eta * 100).toFixed(0)} % of the half span, inside the aileron: it may drop a wing. Some washout moves it inboard.`);
 }
 
-export function findingsOf(brief: Brief, design: Design, prep: Prepared, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
+export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
   if (ledger.stopped) return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
   const out: Finding[] = [];
   const add: Add = (station, severity, state, sentence, fix = null) => { out.push({ station, severity, state, sentence, fix }); };
@@ -84,8 +83,7 @@ export function findingsOf(brief: Brief, design: Design, prep: Prepared, ledger:
     if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);
     else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
   }
-  const top = entryOf(ledger, 'lapSpeed', design.loadings[0].id)!.value;
-  const re = (top * prep.wing.mac * prep.air.density) / prep.air.viscosity;
+  const re = entryOf(ledger, 'reynoldsLap', design.loadings[0].id)!.value;
   if (re < 6e4) add('sections', 'look', 'all', `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`);
   return [...out, ...plausibilityFindings(design, ledger)];
 }

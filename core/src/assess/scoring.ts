@@ -26,12 +26,24 @@ export function flyProblems(brief: Brief, design: Design, v: Values, loading: st
 
 export interface ScoreResult { values: Values; remarks: Record<string, string[]>; errors: string[] }
 
+/** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
+export interface HeldSteps { problems: Readonly<Record<string, string[]>>; best: string }
+
+export function heldSteps(brief: Brief, design: Design, v: Values): HeldSteps {
+  const score = scoreLoadings(brief, design, v).values;
+  return {
+    problems: Object.fromEntries(design.loadings.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
+    best: design.loadings.reduce((a, l) => (score[`score@${l.id}`] > score[`score@${a.id}`] ? l : a), design.loadings[0]).id,
+  };
+}
+
 /**
  * Points per mission and loading and the total. A loading that cannot be flown scores nothing on its free missions.
- * @param smooth uses unrounded laps, for derivatives
- * @param rivals which figure of each rival range
+ * @param options.rivals which figure of each rival range; likely where left out
+ * @param options.held for derivatives: unrounded laps, and steps held where they are
  */
-export function scoreLoadings(brief: Brief, design: Design, v: Values, smooth: boolean, rivals: 'low' | 'likely' | 'high' = 'likely'): ScoreResult {
+export function scoreLoadings(brief: Brief, design: Design, v: Values, options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps } = {}): ScoreResult {
+  const { rivals = 'likely', held } = options;
   const names = formulaNames(brief);
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
   for (const r of brief.rivals) fixed[r.name] = r[rivals];
@@ -46,9 +58,9 @@ export function scoreLoadings(brief: Brief, design: Design, v: Values, smooth: b
       if (f.status === 'ok') {
         const env = { ...fixed };
         for (const name of f.names) if (!(name in fixed)) env[name] = v[`${name}@${flown}`] ?? v[`${name}@all`] ?? NaN;
-        if (smooth && f.names.includes('laps')) env.laps = v[`lapsExact@${flown}`];
+        if (held && f.names.includes('laps')) env.laps = v[`lapsExact@${flown}`];
         points = f.evaluate(env);
-        const problems = flyProblems(brief, design, v, flown);
+        const problems = held ? held.problems[flown] : flyProblems(brief, design, v, flown);
         if (problems.length) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push(`No points: ${problems.join(', ')}.`); }
         if (!Number.isFinite(points)) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push('The formula does not come to a number here.'); }
       }
@@ -57,7 +69,7 @@ export function scoreLoadings(brief: Brief, design: Design, v: Values, smooth: b
     }
     out.values[`score@${l.id}`] = total;
   }
-  const best = design.loadings.reduce((a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a), design.loadings[0]);
+  const best = design.loadings.find((l) => l.id === held?.best) ?? design.loadings.reduce((a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a), design.loadings[0]);
   out.values['bestCount@all'] = best.count;
   out.values['bestScore@all'] = out.values[`score@${best.id}`];
   return out;

@@ -1,6 +1,6 @@
 /** The demo project as an exchange file: version 1, one airframe, hops already flown, the timed laps still a card. */
 import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile, type TestBody } from '../design';
-import { PREFLIGHT } from '../trial';
+import { PREFLIGHT, measurementsOf } from '../trial';
 import { bitternDocument } from './bittern';
 
 const emptyRecord: TestBody['record'] = { flown: false, date: '', temperature: 288.15, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' };
@@ -33,6 +33,6 @@ export function bitternProject(): ProjectFile {
     project: { name: 'Fenland Relay', aircraft: 'Bittern' },
     versions: [{ key: 'v1', name: 'Bittern 1', parent: null, reason: 'First drawing from the brief.', document: bitternDocument() }],
     airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v1', note: '' }],
-    tests: [{ key: 't1', version: 'v1', airframe: 'a1', body: hops }, { key: 't2', version: 'v1', airframe: 'a1', body: laps }],
+    tests: [{ key: 't1', version: 'v1', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't2', version: 'v1', airframe: 'a1', body: laps }],
   });
 }

@@ -55,28 +55,41 @@ function faceDrag(end: LayerEnd): number {
   return 2 * end.theta * end.edgeSpeed ** ((H + 5) / 2);
 }
 
-/** One point, angle in rad, Reynolds number on chord. */
-export function sectionPoint(basis: InviscidBasis, alpha: number, reynolds: number): PolarPoint {
-  const first = inviscidAt(basis, alpha);
-  const ends = splitAtStagnation(basis, first.speed).map((f) => marchLayer(f.s, f.u, reynolds));
-  const [up, lo] = ends;
-  const turn = clamp(up.deltaStar - lo.deltaStar, -0.04, 0.04);
+interface Attached { alpha: number; up: LayerEnd; lo: LayerEnd; /** turning of the flow by the layers [rad] */ turn: number }
+
+function layersAt(basis: InviscidBasis, alpha: number, reynolds: number): Attached {
+  const [up, lo] = splitAtStagnation(basis, inviscidAt(basis, alpha).speed).map((f) => marchLayer(f.s, f.u, reynolds));
+  return { alpha, up, lo, turn: clamp(up.deltaStar - lo.deltaStar, -0.04, 0.04) };
+}
+
+/** Lift, drag and moment once the layers and their turning are known. */
+function pointFrom(basis: InviscidBasis, { alpha, up, lo, turn }: Attached): PolarPoint {
   const eff = inviscidAt(basis, alpha - turn);
-  const lifting = eff.cl >= 0 ? up.separation : lo.separation;
-  const f = clamp(lifting, 0.02, 1);
+  const f = clamp(eff.cl >= 0 ? up.separation : lo.separation, 0.02, 1);
   const loss = ((1 + Math.sqrt(f)) / 2) ** 2;
   const opened = 1 - f;
-  const cd = faceDrag(up) + faceDrag(lo) + opened * opened * (0.02 + 1.6 * Math.sin(alpha) ** 2);
   return {
     alpha,
     cl: eff.cl * loss,
-    cd,
+    cd: faceDrag(up) + faceDrag(lo) + opened * opened * (0.02 + 1.6 * Math.sin(alpha) ** 2),
     cm: eff.cm - 0.12 * eff.cl * (1 - loss),
     transitionUpper: up.transition,
     attached: f,
     bubble: Math.max(up.bubble, lo.bubble),
     stalled: false,
   };
+}
+
+/** One point, angle in rad, Reynolds number on chord. */
+export function sectionPoint(basis: InviscidBasis, alpha: number, reynolds: number): PolarPoint {
+  return pointFrom(basis, layersAt(basis, alpha, reynolds));
+}
+
+/** The turning, smoothed over neighbouring angles: where a bubble reaches the edge the one-way layer jumps, the real flow does not. */
+function smoothTurn(list: readonly Attached[]): Attached[] {
+  let turns = list.map((p) => p.turn);
+  for (let pass = 0; pass < 3; pass++) turns = turns.map((t, i) => 0.25 * turns[Math.max(0, i - 1)] + 0.5 * t + 0.25 * turns[Math.min(turns.length - 1, i + 1)]);
+  return list.map((p, i) => ({ ...p, turn: turns[i] }));
 }
 
 /**
@@ -86,8 +99,8 @@ export function sectionPoint(basis: InviscidBasis, alpha: number, reynolds: numb
  */
 export function polarOf(contour: Contour, reynolds: number, basis = solveInviscid(contour)): Polar {
   requireInRange('Reynolds number', reynolds, 1e4, 2e7);
-  const raw: PolarPoint[] = [];
-  for (let a = -10; a <= 18; a++) raw.push(sectionPoint(basis, a * DEG, reynolds));
+  const layers = Array.from({ length: 29 }, (_, i) => layersAt(basis, (i - 10) * DEG, reynolds));
+  const raw = smoothTurn(layers).map((p) => pointFrom(basis, p));
   const zero = raw.findIndex((p) => p.cl > 0);
   const firstPeak = (dir: 1 | -1, from: number) => {
     let i = from;

@@ -5,7 +5,7 @@ export function formatNumber(x: number, figures: number): string {
   if (!Number.isFinite(x)) return '–';
   if (x === 0 || Math.abs(x) < 1e-12) return '0';
   const magnitude = Math.floor(Math.log10(Math.abs(x)));
-  const decimals = Math.min(6, Math.max(0, figures - 1 - magnitude));
+  const decimals = Number.isInteger(x) && magnitude < figures && figures > 6 ? 0 : Math.min(6, Math.max(0, figures - 1 - magnitude));
   const scale = magnitude >= figures ? 10 ** (magnitude - figures + 1) : 1;
   const text = (scale > 1 && magnitude > 4 ? Math.round(x / scale) * scale : x).toFixed(decimals);
   const plain = Number(text) === 0 ? '0' : text;
@@ -16,6 +16,7 @@ export function formatNumber(x: number, figures: number): string {
 
 /** Value in the person's unit without the unit's name. */
 export function formatValue(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
+  if (kind === 'count' && Math.abs(si - Math.round(si)) < 1e-9) return formatNumber(Math.round(si), 9);
   return formatNumber(toShown(si, shownUnit(kind, system)), figures ?? KINDS[kind].figures);
 }
 
@@ -37,4 +38,9 @@ export function formatSpread(si: number, kind: KindName, system: UnitSystem): st
 export function formatForEditing(si: number, kind: KindName, system: UnitSystem): string {
   const x = toShown(si, shownUnit(kind, system));
   return String(Number(x.toPrecision(7)));
+}
+
+/** Whether an uncertainty is worth showing beside its value: at least a two-thousandth of it. */
+export function spreadMatters(value: number, sigma: number): boolean {
+  return sigma > 0 && sigma >= 5e-4 * Math.abs(value);
 }
