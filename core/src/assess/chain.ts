@@ -21,6 +21,8 @@ export interface ChainResult { values: Values; curves: Record<string, number[]>;
 export const CURVE_SPEEDS = Array.from({ length: 25 }, (_, i) => 5 + i * 1.25);
 const THRUST_SPEEDS = Array.from({ length: 19 }, (_, i) => i * 2.5);
 const TRANSITION_HEIGHT = 15;
+/** Stands for a time or distance that does not end: finite, so that tables and files can hold it; always with a remark. */
+const NEVER = 9999;
 
 /** Quantities of the whole design. */
 function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAero, drive: Drive, v: Values): void {
@@ -67,16 +69,16 @@ function lapValues({ brief, design, model, drive, lapThrust, run, climb, usable 
   put('lapCurrent', straight.current, straight.duty > 1 ? 'More than full throttle would be needed.' : undefined);
   put('turnStallSpeed', stallSpeed(model, n), stallSpeed(model, n) > 0.9 * speed ? 'The lap turn is flown within 10 % of the stall: less bank or more speed.' : undefined);
   const lap = flyLap(course, { speed, wind: site.wind, bank: turnBank, straightPower: straight.power, turnPower: turn.power });
-  put('lapTime', lap.time, turn.duty > 1 ? 'Full throttle does not hold the speed in the turn; the real lap is slower.' : undefined);
-  put('lapEnergy', lap.energy);
-  const climbTime = climb > 0.05 ? TRANSITION_HEIGHT / climb : Infinity;
+  put('lapTime', Math.min(lap.time, NEVER), lap.time > NEVER ? 'The wind is not below the airspeed: the lap is never finished.' : turn.duty > 1 ? 'Full throttle does not hold the speed in the turn; the real lap is slower.' : undefined);
+  put('lapEnergy', Math.min(lap.energy, NEVER * straight.power));
+  const climbTime = climb > 0.05 ? TRANSITION_HEIGHT / climb : NEVER;
   const startTime = (run.status === 'airborne' ? run.time : 0) + climbTime;
-  const startEnergy = startTime < Infinity ? startTime * operate(drive, 1, speed).power : Infinity;
+  const startEnergy = startTime * operate(drive, 1, speed).power;
   const count = lapsInWindow(course.window, startTime, lap.time, usable * (1 - reserve) - startEnergy, lap.energy);
   put('lapsExact', count.laps, count.byEnergy < count.byTime ? 'The pack, not the clock, ends the laps.' : undefined);
   put('laps', Math.floor(count.laps));
-  put('timedTime', startTime + course.timedLaps * lap.time);
-  put('energyLeft', Math.max(0, 1 - (startEnergy + Math.floor(count.laps) * lap.energy) / usable));
+  put('timedTime', startTime + course.timedLaps * Math.min(lap.time, NEVER), climb > 0.05 ? undefined : 'It does not climb: the laps are never begun.');
+  put('energyLeft', Math.max(0, 1 - (startEnergy + (count.laps >= 1 ? Math.floor(count.laps) * lap.energy : 0)) / usable));
   put('endurance', ((1 - reserve) * drive.charge) / straight.current);
 }
 
@@ -139,7 +141,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   put('liftOffSpeed', design.flight.liftOffFactor * vs);
   const groundDrag = dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total / (0.5 * air.density * 144);
   const run = groundRun(model, { friction: brief.site.rollingFriction, wind: brief.site.wind, liftOffFactor: design.flight.liftOffFactor, groundCl: design.flight.groundCl, dragArea: groundDrag });
-  put('groundRun', run.status === 'airborne' ? run.distance : 9999, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
+  put('groundRun', run.status === 'airborne' ? run.distance : NEVER, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
   const climb = bestClimb(model);
   put('climbRate', climb.rate);
   const top = levelSpeed(model, thrust);

@@ -24,6 +24,9 @@ export interface LayerEnd {
 /** Literature gives 1.8 to 2.4 for separation by Head's method; 2.0 lies nearest to published largest lift at model Reynolds numbers. */
 const H_SEPARATED = 2.0;
 
+/** Displacement is read here, not at the edge itself, where the inviscid flow stagnates and the real one does not. */
+const NEAR_EDGE = 0.95;
+
 /** Shape parameter H from Thwaites' lambda. Cebeci and Bradshaw 1977. */
 function thwaitesShape(lambda: number): number {
   return lambda >= 0 ? 2.61 - 3.75 * lambda + 5.24 * lambda * lambda : 2.088 + 0.0731 / (0.14 + lambda);
@@ -52,14 +55,16 @@ export function marchLayer(s: Float64Array, u: Float64Array, re: number): LayerE
   const m = s.length;
   const nu = 1 / re;
   const total = s[m - 1];
-  let integral = 0, theta = Math.sqrt((0.075 * nu) / Math.max(1e-6, (u[1] - u[0]) / (s[1] - s[0]))), H = 2.24;
+  // a layer begins at a stagnation point with Hiemenz's thickness, on a sharp leading edge with none
+  const begins = u[0] < 0.5 * u[1] ? Math.sqrt((0.075 * nu * (s[1] - s[0])) / (u[1] - u[0])) : 0;
+  let integral = 0, theta = begins, H = 2.24;
   let i = 1, bubble = 0;
   let start = -1;
   for (; i < m; i++) {
     const ds = s[i] - s[i - 1];
     const um = 0.5 * (u[i] + u[i - 1]);
     integral += um ** 5 * ds;
-    theta = Math.sqrt((0.45 * nu * integral) / Math.max(u[i], 1e-3) ** 6 + (i < 2 ? theta * theta : 0));
+    theta = Math.sqrt((0.45 * nu * integral) / Math.max(u[i], 1e-3) ** 6 + (i < 2 ? begins * begins : 0));
     const dudx = (u[i] - u[i - 1]) / ds;
     const lambda = Math.max(-0.12, Math.min(0.25, (theta * theta * dudx) / nu));
     const reTheta = (u[i] * theta) / nu;
@@ -83,18 +88,20 @@ export function marchLayer(s: Float64Array, u: Float64Array, re: number): LayerE
   let flux = u[i - 1] * theta * headH1(H);
   const transition = s[i - 1] / total;
   const slices = 4;
+  let early = 0;
   for (; i < m; i++) {
+    if (s[i - 1] <= NEAR_EDGE * total) early = H * theta;
     const h = (s[i] - s[i - 1]) / slices;
     const du = (u[i] - u[i - 1]) / slices;
     for (let k = 1; k <= slices; k++) {
       const ue = u[i - 1] + du * (k - 0.5);
       const h1 = flux / (ue * theta);
       H = headH(h1);
-      if (!(H < H_SEPARATED)) return { theta, deltaStar: H * theta, edgeSpeed: ue, shape: H, transition, separation: (s[i - 1] + h * k) / total, bubble: bubble / total };
+      if (!(H < H_SEPARATED)) return { theta, deltaStar: (s[i - 1] + h * k > NEAR_EDGE * total ? early : 0) || H * theta, edgeSpeed: ue, shape: H, transition, separation: (s[i - 1] + h * k) / total, bubble: bubble / total };
       const cf = frictionTurbulent(H, (ue * theta) / nu);
       theta += h * (0.5 * cf - ((H + 2) * theta * du) / (h * ue));
       flux += h * ue * 0.0306 * Math.max(h1 - 3, 1e-3) ** -0.6169;
     }
   }
-  return { theta, deltaStar: H * theta, edgeSpeed: u[m - 1], shape: H, transition, separation: 1, bubble: bubble / total };
+  return { theta, deltaStar: early || H * theta, edgeSpeed: u[m - 1], shape: H, transition, separation: 1, bubble: bubble / total };
 }

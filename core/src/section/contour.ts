@@ -68,8 +68,8 @@ function selfIntersects(p: readonly (readonly [number, number])[]): boolean {
  * @throws DomainError `bad-shape` when it cannot be mended: fewer than 10 distinct points, or crossing itself
  */
 export function contourFromPoints(points: readonly (readonly [number, number])[], n = 161): Contour {
+  if (points.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1]))) throw new DomainError('not-finite', 'a point is not a number');
   let p = points.filter((q, i) => i === 0 || Math.abs(q[0] - points[i - 1][0]) + Math.abs(q[1] - points[i - 1][1]) > 1e-9);
-  if (p.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1]))) throw new DomainError('not-finite', 'a point is not a number');
   if (p.length < 10) throw new DomainError('bad-shape', 'a section needs at least 10 distinct points', { got: p.length });
   if (selfIntersects(p)) throw new DomainError('bad-shape', 'the outline crosses itself');
   const twiceArea = p.reduce((s, q, i) => { const r = p[(i + 1) % p.length]; return s + q[0] * r[1] - r[0] * q[1]; }, 0);

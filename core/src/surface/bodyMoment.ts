@@ -26,9 +26,14 @@ export function bodyFacts(body: Design['body']): BodyFacts {
   return { length, width, height, volume, wetted, fineness: length / Math.max(1e-6, Math.sqrt(width * height)) };
 }
 
-/** Apparent-mass factor k2 - k1 against fineness; fit to Munk's table (0.77 at 4, 0.85 at 6, 0.91 at 8, 0.94 at 10, from memory). */
+/** Apparent-mass factor k2 - k1 of a prolate spheroid of this fineness (> 1). Lamb, Hydrodynamics, art. 114. */
 export function munkFactor(fineness: number): number {
-  return Math.max(0, 1 - 1.95 / (1 + fineness) ** 1.3 - 0.004);
+  const f = Math.max(fineness, 1.05);
+  const e = Math.sqrt(1 - 1 / (f * f));
+  const log = Math.log((1 + e) / (1 - e));
+  const alpha0 = ((2 * (1 - e * e)) / e ** 3) * (0.5 * log - e);
+  const beta0 = 1 / (e * e) - ((1 - e * e) / (2 * e ** 3)) * log;
+  return beta0 / (2 - beta0) - alpha0 / (2 - alpha0);
 }
 
 /** Cm slope of the body per rad, on the wing's area and mean chord. Positive: destabilising. */

@@ -38,10 +38,15 @@ export interface LatticeSolution {
   readonly wake: Float64Array[];
 }
 
-interface Panel { xa: number; ya: number; za: number; xb: number; yb: number; zb: number; xc: number; yc: number; zc: number; ny: number; nz: number; slope: number; control: number; strip: number }
+interface Panel { xa: number; ya: number; za: number; xb: number; yb: number; zb: number; xc: number; yc: number; zc: number; ny: number; nz: number; slope: number; control: number; strip: number; surface: string }
 
-/** Velocity of a unit horseshoe (bound a to b, legs to x = +infinity) at p. Katz and Plotkin 12.2 in closed form. */
-function horseshoe(out: Float64Array, px: number, py: number, pz: number, ax: number, ay: number, az: number, bx: number, by: number, bz: number): void {
+/**
+ * Velocity of a unit horseshoe (bound a to b, legs to x = +infinity) at p. Katz and Plotkin 12.2 in closed form.
+ * `core2` is the square of a vortex core [m2]: 0 within one surface; between surfaces the width of the shedding
+ * strip, so that a leg that happens to pass a tail's control point does not blow it off (measured: without it
+ * a tail in the plane of the wing doubled its lift from one grid to the next).
+ */
+export function horseshoe(out: Float64Array, core2: number, px: number, py: number, pz: number, ax: number, ay: number, az: number, bx: number, by: number, bz: number): void {
   const k = 1 / (4 * Math.PI);
   const r1x = px - ax, r1y = py - ay, r1z = pz - az;
   const r2x = px - bx, r2y = py - by, r2z = pz - bz;
@@ -54,7 +59,7 @@ function horseshoe(out: Float64Array, px: number, py: number, pz: number, ax: nu
     const f = (k / cc) * (lx * (r1x / r1 - r2x / r2) + ly * (r1y / r1 - r2y / r2) + lz * (r1z / r1 - r2z / r2));
     out[0] += f * cx; out[1] += f * cy; out[2] += f * cz;
   }
-  const d1 = r1y * r1y + r1z * r1z, d2 = r2y * r2y + r2z * r2z;
+  const d1 = r1y * r1y + r1z * r1z + core2, d2 = r2y * r2y + r2z * r2z + core2;
   if (d1 > 1e-14) { const f = (-k / d1) * (1 + r1x / r1); out[1] += f * -r1z; out[2] += f * r1y; }
   if (d2 > 1e-14) { const f = (k / d2) * (1 + r2x / r2); out[1] += f * -r2z; out[2] += f * r2y; }
 }
@@ -90,6 +95,7 @@ function panelsOf(surface: Surface, contours: ReadonlyMap<string, Contour>, refi
         slope: m.twist + surface.incidence - camber,
         control: hingeShare,
         strip: strips.length - 1,
+        surface: surface.id,
       });
     }
   }
@@ -109,8 +115,9 @@ export function solveLattice(design: Pick<Design, 'surfaces'>, contours: Readonl
   const rows = panels.map((p) => {
     const row = new Float64Array(n);
     panels.forEach((q, j) => {
-      horseshoe(v, p.xc, p.yc, p.zc, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
-      horseshoe(w, p.xc, p.yc, p.zc, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
+      const core2 = p.surface === q.surface ? 0 : (0.35 * (q.yb - q.ya)) ** 2;
+      horseshoe(v, core2, p.xc, p.yc, p.zc, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
+      horseshoe(w, core2, p.xc, p.yc, p.zc, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
       row[j] = (v[1] + w[1]) * p.ny + (v[2] + w[2]) * p.nz;
     });
     return row;
@@ -152,15 +159,16 @@ function trefftz(strips: readonly Strip[], surfaces: readonly Surface[], area: n
     const len = Math.hypot(e.yb - e.ya, e.zb - e.za);
     const ny = -(e.zb - e.za) / len, nz = (e.yb - e.ya) / len;
     const row = new Float64Array(strips.length);
-    const wash = (y0: number, z0: number, sign: number) => {
+    const wash = (y0: number, z0: number, sign: number, core2: number) => {
       const t = (p.y - e.ya) / (e.yb - e.ya);
       const dy = p.y - y0, dz = e.za + t * (e.zb - e.za) - z0;
-      const d = Math.max(dy * dy + dz * dz, 1e-12);
+      const d = Math.max(dy * dy + dz * dz + core2, 1e-12);
       return (sign / (2 * Math.PI * d)) * (dy * nz - dz * ny);
     };
-    strips.forEach((_, j) => {
+    strips.forEach((q, j) => {
       const f = ends[j];
-      const w = wash(f.ya, f.za, 1) + wash(f.yb, f.zb, -1) + wash(-f.yb, f.zb, 1) + wash(-f.ya, f.za, -1);
+      const core2 = q.surface === p.surface ? 0 : q.width ** 2;
+      const w = wash(f.ya, f.za, 1, core2) + wash(f.yb, f.zb, -1, core2) + wash(-f.yb, f.zb, 1, core2) + wash(-f.ya, f.za, -1, core2);
       row[j] = (2 * w * len) / area;
     });
     return row;

@@ -7,7 +7,7 @@ export function formatNumber(x: number, figures: number): string {
   const magnitude = Math.floor(Math.log10(Math.abs(x)));
   const decimals = Number.isInteger(x) && magnitude < figures && figures > 6 ? 0 : Math.min(6, Math.max(0, figures - 1 - magnitude));
   const scale = magnitude >= figures ? 10 ** (magnitude - figures + 1) : 1;
-  const text = (scale > 1 && magnitude > 4 ? Math.round(x / scale) * scale : x).toFixed(decimals);
+  const text = (scale > 1 && magnitude >= 4 ? Math.round(x / scale) * scale : x).toFixed(decimals);
   const plain = Number(text) === 0 ? '0' : text;
   const [whole, part] = plain.split('.');
   const grouped = whole.replace('-', '').length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, ' ') : whole;

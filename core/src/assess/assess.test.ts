@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { bitternDocument, starterDocument } from '../demo';
+import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument } from '../design';
+import { QUANTITIES, assess, checkRequirements, entryOf, inputsOf, quantityDef, type Ledger } from './index';
+import { normalCdf } from './stripChance';
+
+const run = (doc: DesignDocument): Ledger => assess(doc.brief, doc.design, doc.calibration);
+const base = bitternDocument();
+const ledger = run(base);
+const at = (l: Ledger, id: string, s = 'tubes-8') => entryOf(l, id, s)!.value;
+const withPath = (path: string, value: unknown) => run(setPath(base, path, value));
+
+describe('the ledger of the demo', () => {
+  it('holds every defined quantity, finite, with sigma at least zero', () => {
+    for (const q of Object.values(QUANTITIES)) {
+      const e = entryOf(ledger, q.id, 'tubes-8');
+      expect(e, q.id).toBeDefined();
+      expect(Number.isFinite(e!.value) && e!.sigma >= 0, q.id).toBe(true);
+    }
+    expect(ledger.stopped).toBeNull();
+    for (const c of ledger.curves) expect([...c.x, ...c.y].every(Number.isFinite), `${c.id}@${c.state}`).toBe(true);
+  });
+  it('names only inputs that exist', () => { for (const q of Object.values(QUANTITIES)) for (const i of inputsOf(q)) expect(quantityDef(i), `${q.id} names ${i}`).toBeDefined(); });
+  it('weighs what the issue of the demo says: about 1.6 m and 2.2 kg empty', () => { expect(at(ledger, 'wingSpan')).toBeCloseTo(1.6, 9); expect(Math.abs(at(ledger, 'mass', 'ferry') - 2.2)).toBeLessThan(0.1); });
+  it('is the same with and without the cache, and again', () => {
+    const cache = new Map();
+    const first = assess(base.brief, base.design, base.calibration, cache), second = assess(base.brief, base.design, base.calibration, cache);
+    expect(second).toEqual(first);
+    expect(first).toEqual(ledger);
+  });
+  it('shares of variance sum to one where there is any', () => { for (const e of ledger.entries) if (e.sigma > 0 && e.shares.some((s) => s !== 0)) expect(e.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6); });
+});
+
+describe('cause and effect', () => {
+  it('a heavier aircraft stalls faster, runs longer and breaks earlier', () => {
+    const heavy = withPath('design.items.body-shell.planned', { kind: 'mass', mass: 0.9 });
+    expect(at(heavy, 'stallSpeed')).toBeGreaterThan(at(ledger, 'stallSpeed'));
+    expect(at(heavy, 'groundRun')).toBeGreaterThan(at(ledger, 'groundRun'));
+    expect(at(heavy, 'failLoadFactor')).toBeLessThan(at(ledger, 'failLoadFactor'));
+  });
+  it('stall speed goes with the root of mass at fixed CLmax', () => expect(at(ledger, 'stallSpeed', 'tubes-12') / at(ledger, 'stallSpeed', 'ferry')).toBeCloseTo(Math.sqrt((at(ledger, 'mass', 'tubes-12') / at(ledger, 'mass', 'ferry')) * (at(ledger, 'clMax', 'ferry') / at(ledger, 'clMax', 'tubes-12'))), 6));
+  it('moving the battery forward raises the static margin by mass times arm', () => {
+    const moved = withPath('design.items.battery.x', 0.15);
+    expect(at(moved, 'staticMargin') - at(ledger, 'staticMargin')).toBeCloseTo((0.274 * 0.05) / at(ledger, 'mass') / at(ledger, 'meanChord'), 6);
+  });
+  it('a thicker tube stands more; a hot high field lengthens the run', () => {
+    expect(at(withPath('design.structure.spar.outer', 0.014), 'failLoadFactor')).toBeGreaterThan(1.5 * at(ledger, 'failLoadFactor'));
+    expect(at(withPath('brief.site', { ...base.brief.site, elevation: 1500, temperature: 308.15 }), 'groundRun')).toBeGreaterThan(at(ledger, 'groundRun'));
+  });
+  it('sigma of a number shrinks when its factor is known better', () => {
+    const cal = priorCalibration();
+    const k = FACTOR_IDS.indexOf('strength');
+    const sharp = { ...cal, covariance: cal.covariance.map((r, i) => r.map((c, j) => (i === k && j === k ? c / 100 : c))) };
+    expect(entryOf(assess(base.brief, base.design, sharp), 'failLoadFactor', 'tubes-8')!.sigma).toBeLessThan(0.6 * entryOf(ledger, 'failLoadFactor', 'tubes-8')!.sigma);
+  });
+  it('weighed masses replace planned ones, and plan stays apart', () => {
+    const w = withPath('design.items.body-shell.weighed', 0.5);
+    expect(at(w, 'mass') - at(ledger, 'mass')).toBeCloseTo(0.08, 9);
+    expect(at(w, 'plannedMass')).toBeCloseTo(at(ledger, 'plannedMass'), 12);
+  });
+});
+
+describe('score and limits', () => {
+  it('a loading that cannot leave the strip scores nothing on its free missions', () => {
+    const short = withPath('brief.site.stripLength', 14);
+    expect(at(short, 'points-relay', 'tubes-12')).toBe(0);
+    expect(at(short, 'bestCount', 'all')).toBeLessThan(8);
+    expect(entryOf(short, 'points-relay', 'tubes-12')!.warnings[0]).toMatch(/ground run/);
+  });
+  it('an unknown name in a formula is a finding, not a crash', () => {
+    const bad = withPath('brief.missions.relay.formula', '3 * wibble');
+    expect(bad.findings.some((f) => f.station === 'score' && /wibble/.test(f.sentence))).toBe(true);
+    expect(Number.isFinite(at(bad, 'score'))).toBe(true);
+  });
+  it('requirements: met, missed, within the uncertainty, not computed', () => {
+    const checks = checkRequirements(base.brief, base.design, ledger);
+    const status = (id: string) => checks.find((c) => c.requirement.id === id)!.status;
+    expect([status('span'), status('strength'), status('current')]).toEqual(['met', 'missed', 'met']);
+    const odd = setPath(base.brief, 'requirements.span.quantity', 'wingspam');
+    expect(checkRequirements(odd, base.design, ledger).find((c) => c.requirement.id === 'span')!.status).toBe('unknown');
+  });
+  it('the strip chance is the normal distribution (0.8413 one sigma inside)', () => { expect(normalCdf(1)).toBeCloseTo(0.8413, 4); expect(normalCdf(-1)).toBeCloseTo(0.1587, 4); });
+});
+
+describe('findings', () => {
+  const says = (l: Ledger, re: RegExp) => l.findings.some((f) => re.test(f.sentence));
+  it('the weak spar and the aft CG are named, the CG with a fix that mends it', () => {
+    expect(says(ledger, /This wing breaks at/)).toBe(true);
+    const f = ledger.findings.find((x) => x.fix)!;
+    const mended = f.fix!.changes.reduce((d, c) => setPath(d, `design.${c.path}`, c.value), base);
+    expect(run(mended).findings.some((x) => x.station === 'balance' && x.severity !== 'ask')).toBe(false);
+  });
+  it('a slip of ten is questioned and not blocked', () => {
+    const slip = withPath('design.power.motor.kv', base.design.power.motor.kv / 10);
+    expect(slip.stopped).toBeNull();
+    expect(slip.findings.some((f) => f.severity === 'ask')).toBe(true);
+  });
+  it('a pack that weighs too little for its energy is questioned', () => expect(says(withPath('design.items.battery.planned', { kind: 'mass', mass: 0.08 }), /Wh\/kg/)).toBe(true));
+  it('the sum of the parts is held against the scale (trade: 1.3 g missing is said)', () => {
+    expect(says(withPath('design.scale', [{ id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.045, cgX: null, note: '' }]), /45 g is missing/)).toBe(true);
+    expect(says(withPath('design.scale', [{ id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.001, cgX: null, note: '' }]), /missing/)).toBe(false);
+  });
+  it('too much current is a stop', () => expect(says(withPath('design.power.esc.maxCurrent', 12), /over the controller’s 12 A/)).toBe(true));
+  it('a section that cannot be computed stops the chain with a sentence, not with an exception', () => {
+    const l = withPath('design.sections.wing-section.shape', { kind: 'naca4', digits: '0000' });
+    expect(l.stopped).toMatch(/thickness/);
+    expect(l.entries).toEqual([]);
+  });
+  it('the starter has nothing to stop it', () => expect(run(starterDocument()).findings.filter((f) => f.severity === 'stop')).toEqual([]));
+});

@@ -1,0 +1,74 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { bitternDocument, bitternProject, starterDocument } from '../demo';
+import { SCHEMA_VERSION, getPath, listChanges, mergeThreeWay, projectJsonSchema, readDocument, readProjectFile, referenceProblems, setPath, type DesignDocument } from './index';
+
+const edited = (path: string, value: unknown) => setPath(bitternDocument(), path, value);
+const message = (data: unknown) => { const r = readDocument(data); return r.status === 'error' ? r.message : 'ok'; };
+
+describe('reading documents', () => {
+  it('takes the demo and the starter', () => { expect(message(bitternDocument())).toBe('ok'); expect(message(starterDocument())).toBe('ok'); });
+  it.each([
+    ['design.surfaces.wing.stations.0.chord', -0.2], ['design.surfaces.wing.stations.0.chord', 1e9], ['design.power.motor.kv', Number.NaN], ['design.items.motor.x', Infinity], ['brief.site.temperature', 20], ['design.power.battery.series', 3.5], ['design.items.motor.weighed', -1], ['design.loadings', []], ['design.flight.turnBank', 2],
+  ])('refuses %s = %s and says where', (path, value) => expect(message(edited(path, value))).toMatch(new RegExp(path.split('.')[1])));
+  it('refuses broken references', () => {
+    expect(message(edited('design.surfaces.wing.stations.0.section', 'nowhere'))).toMatch(/section “nowhere”/);
+    expect(message(edited('brief.missions.relay.loading', 'tubes-99'))).toMatch(/tubes-99/);
+    const twice = bitternDocument();
+    twice.design.items.push(twice.design.items[0]);
+    expect(referenceProblems(twice)[0]).toMatch(/two items/);
+  });
+  it('refuses stations that do not go outward', () => expect(message(edited('design.surfaces.wing.stations.1.y', 0))).toMatch(/outward/));
+});
+
+describe('project files', () => {
+  it('round trip through JSON unchanged', () => {
+    const r = readProjectFile(JSON.parse(JSON.stringify(bitternProject())));
+    expect(r.status === 'ok' && r.value).toEqual(bitternProject());
+  });
+  const read = (change: (f: Record<string, unknown>) => void) => { const f = JSON.parse(JSON.stringify(bitternProject())) as Record<string, unknown>; change(f); const r = readProjectFile(f); return r.status === 'error' ? r.message : 'ok'; };
+  it('says so when the file is newer, foreign, cut or edited by hand', () => {
+    expect(read((f) => { f.schemaVersion = SCHEMA_VERSION + 1; })).toMatch(/newer Skiametra/);
+    expect(read((f) => { f.format = 'other'; })).toMatch(/not a Skiametra/);
+    expect(read((f) => { delete f.schemaVersion; })).toMatch(/does not say/);
+    expect(read((f) => { f.surprise = 1; })).toMatch(/edited by hand/);
+    expect(read((f) => { (f.versions as { parent: string }[])[0].parent = 'v9'; })).toMatch(/parent/);
+    expect(read((f) => { (f.tests as { version: string }[])[0].version = 'v9'; })).toMatch(/not in it/);
+    expect(readProjectFile(null).status).toBe('error');
+    expect(readProjectFile([]).status).toBe('error');
+  });
+  it('the published JSON Schema is the one of this code', () => expect(JSON.parse(readFileSync(new URL('../../../docs/project.schema.json', import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(projectJsonSchema()))));
+});
+
+describe('paths, merge, changes', () => {
+  it('sets by id and by index without touching the old document', () => {
+    const doc = bitternDocument();
+    const next = setPath(doc, 'design.items.battery.x', 0.18);
+    expect(getPath(next, 'design.items.battery.x')).toBe(0.18);
+    expect(getPath(doc, 'design.items.battery.x')).not.toBe(0.18);
+    expect(next.design.surfaces).toBe(doc.design.surfaces);
+    expect(setPath(doc, 'design.items.nobody.x', 1)).toEqual(doc);
+    expect(getPath(doc, 'design.__proto__')).toBeUndefined();
+  });
+  it('merges two edits of different places, keeps mine where both changed, tells which', () => {
+    const base = bitternDocument();
+    const mine = setPath(setPath(base, 'design.items.battery.x', 0.18), 'brief.site.wind', 2);
+    const theirs = setPath(setPath(base, 'design.power.motor.kv', 70), 'brief.site.wind', 4);
+    const r = mergeThreeWay<DesignDocument>(base, mine, theirs);
+    expect(getPath(r.merged, 'design.items.battery.x')).toBe(0.18);
+    expect(r.merged.design.power.motor.kv).toBe(70);
+    expect(r.merged.brief.site.wind).toBe(2);
+    expect(r.conflicts).toEqual(['brief.site.wind']);
+  });
+  it('a row added on each side and one removed all survive the merge', () => {
+    const base = bitternDocument();
+    const row = (id: string) => ({ ...base.design.items[0], id, name: id });
+    const mine = { ...base, design: { ...base.design, items: [...base.design.items, row('mine')] } };
+    const theirs = { ...base, design: { ...base.design, items: [...base.design.items.filter((i) => i.id !== 'paint'), row('theirs')] } };
+    const ids = mergeThreeWay(base, mine, theirs).merged.design.items.map((i) => i.id);
+    expect(ids).toContain('mine');
+    expect(ids).toContain('theirs');
+    expect(ids).not.toContain('paint');
+  });
+  it('lists changed leaves by id', () => expect(listChanges(bitternDocument(), edited('design.items.battery.x', 0.18)).map((c) => c.path)).toEqual(['design.items.battery.x']));
+});
