@@ -25,6 +25,9 @@ function randomFrom(seed: number): () => number {
 
 export interface LoggedFlight { rows: LogRow[]; truth: { groundRun: number; lapTime: number; lapSpeed: number; laps: number } }
 
+/** As the logger prints it; adding 0 turns -0, which JSON cannot carry, into 0. */
+const rounded = (v: number, digits = 2) => Number(v.toFixed(digits)) + 0;
+
 const STEP = 0.2;
 const HEIGHT = 25;
 
@@ -48,8 +51,8 @@ export function logFlight(doc: DesignDocument, loading: string, laps: number, se
   const rows: LogRow[] = [];
   let t = 0, x = 0, y = 0, h = 0, heading = 0;
   const put = (speed: number, amps: number, v: number) => rows.push([
-    Number(t.toFixed(2)), Number((x + 0.15 * noise()).toFixed(2)), Number((y + 0.15 * noise()).toFixed(2)), Number((h <= 0 ? 0.03 * Math.abs(noise()) : h + 0.12 * noise()).toFixed(2)),
-    Number(Math.max(0, speed + 0.1 * noise()).toFixed(2)), Number((v + 0.02 * noise()).toFixed(3)), Number(Math.max(0, amps * (1 + 0.015 * noise())).toFixed(2)),
+    rounded(t), rounded(x + 0.15 * noise()), rounded(y + 0.15 * noise()), rounded(h <= 0 ? 0.03 * Math.abs(noise()) : h + 0.12 * noise()),
+    rounded(Math.max(0, speed + 0.1 * noise())), rounded(v + 0.02 * noise(), 3), rounded(Math.max(0, amps * (1 + 0.015 * noise()))),
   ]);
   for (; t < 3; t += STEP) put(0, 0.5, volts + 1.2);
   // ground roll: constant acceleration over the true distance, into the wind (towards -x wind blows to +x)

@@ -9,6 +9,8 @@ export function connect(url: string): { db: Db; pool: pg.Pool } {
   const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 4000 });
   // a broken idle connection (server restarted) is dropped by the pool; the next query opens a new one
   pool.on('error', () => undefined);
+  // and so is one broken while in use: its query rejects, which the caller hears; unheard, the event would end the process
+  pool.on('connect', (client) => { client.on('error', () => undefined); });
   return { db: drizzle(pool, { schema }), pool };
 }
 

@@ -19,7 +19,7 @@ function racetrack(V: number, w: number, laps: number): LogRow[] {
 
 describe('wind and airspeed', () => {
   it('opposite runs: airspeed is the mean, wind half the difference (fact of the trade)', () => {
-    const v = Array.from({ length: 12 }, (_, i) => (i % 2 ? [18, 0.01 * i] : [-12, -0.01 * i]) as const);
+    const v = Array.from({ length: 12 }, (_, i): [number, number] => (i % 2 ? [18, 0.01 * i] : [-12, -0.01 * i]));
     const f = fitWind(v)!;
     expect(f.airspeed).toBeCloseTo(15, 1);
     expect(f.east).toBeCloseTo(3, 1);
