@@ -17,6 +17,7 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': forbid([['react', 'react-*', 'next', 'next/*', '@mantine/*', 'drizzle-orm*', 'pg', 'node:*', '@skiametra/*'], 'core depends on nothing but small numeric and schema libraries']),
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],

@@ -23,8 +23,9 @@ async function main() {
   if (!have('chromium')) await aptInstall(['chromium'], 'Chromium is not installed; the browser tests need it.');
   const out = ensureDir(join(DATA, 'results'));
   for (const f of ['unit.json', 'browser.json']) rmSync(join(out, f), { force: true });
-  const cluster = process.env.DATABASE_URL ? null : await startCluster('test-postgres');
-  const url = (db) => cluster?.url(db) ?? process.env.DATABASE_URL;
+  const cluster = process.env.DATABASE_URL ? null : await startCluster('test-postgres', { throwaway: true });
+  // on a server of the user's: databases of our own beside theirs
+  const url = (db) => cluster?.url(db) ?? Object.assign(new URL(process.env.DATABASE_URL), { pathname: `/${db}` }).toString();
   process.on('SIGINT', () => { cluster?.stop(); process.exit(130); });
   let ok = true;
   try {

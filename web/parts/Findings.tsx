@@ -14,7 +14,7 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
     <div role="list" aria-label="Findings">
       {findings.map((f, i) => (
         <div key={i} role="listitem" className={`finding ${f.severity}`}>
-          <span className="sev" title={WORD[f.severity]}><span aria-hidden="true">{SIGN[f.severity]}</span><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>{WORD[f.severity]}: </span></span>
+          <span className="sev" title={WORD[f.severity]}><span aria-hidden="true">{SIGN[f.severity]}</span><span className="vh">{WORD[f.severity]}: </span></span>
           <div style={{ flex: 1 }}>
             <div>{f.sentence}</div>
             {f.fix && <Button mt={6} variant="light" onClick={() => edit({ type: 'apply', changes: f.fix!.changes.map((c) => ({ path: `document.design.${c.path}`, value: c.value })) })}>{f.fix.label}</Button>}

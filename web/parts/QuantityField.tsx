@@ -1,6 +1,6 @@
 'use client';
 import { useId, useState, type KeyboardEvent } from 'react';
-import { KINDS, formatForEditing, fromShown, parseQuantity, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
+import { KINDS, formatForEditing, formatQuantity, fromShown, parseQuantity, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
 import { BASES, type Basis } from '@skiametra/core/design';
 import { useWorkspace } from './workspace/useWorkspace';
 import { getPath } from '@skiametra/core/design';
@@ -33,15 +33,16 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
     const r = parseQuantity(text, kind, system);
     if (r.status === 'error') { setError(r.message); return; }
     const refused = onCommit(r.si);
-    setError(refused);
+    setError(inUnits(refused));
     if (!refused) setText(null);
   };
+  const inUnits = (sentence: string | null) => sentence && sentence.replace(/⟦([^⟧]*)⟧/g, (_, si: string) => formatQuantity(Number(si), kind, system));
   const nudge = (sign: number, big: boolean) => {
     const now = value ?? 0;
     const step = KINDS[kind].step * (big ? 10 : 1);
     const si = fromShown(Number((toShown(now, unit) + sign * step).toPrecision(10)), unit);
     const refused = onCommit(si);
-    setError(refused);
+    setError(inUnits(refused));
     if (!refused) setText(null);
   };
   const onKeyDown = (e: KeyboardEvent<HTMLInputElement>) => {
@@ -57,10 +58,10 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
   return (
     <div className={`qf${error ? ' bad' : ''}`} title={hint}>
       {!hideLabel && (
-        <label htmlFor={id}>
-          <span>{label}</span>
+        <div className="labelrow">
+          <label htmlFor={id}>{label}</label>
           {basis && <BasisMark value={basis.value} onChange={basis.onChange} of={label} />}
-        </label>
+        </div>
       )}
       <div className="box">
         <input

@@ -28,7 +28,7 @@ export function Rail() {
           <Link key={s.id} href={`${base}/${s.id}`} aria-current={here?.endsWith(`/${s.id}`) ? 'page' : undefined}>
             <Icon size={17} stroke={1.6} aria-hidden="true" />
             <span>{s.name}</span>
-            <span className="mark" style={{ color: m.colour }} title={m.word}><span aria-hidden="true">{m.sign}</span><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>{m.word}</span></span>
+            <span className="mark" style={{ color: m.colour }} title={m.word}><span aria-hidden="true">{m.sign}</span><span className="vh">{m.word}</span></span>
           </Link>
         );
       })}

@@ -3,7 +3,7 @@
 import { ActionIcon, Button } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { getPath } from '@skiametra/core/design';
+import { getPath, withoutMarks } from '@skiametra/core/design';
 import { parseQuantity, shownUnit, unitLabel, type KindName } from '@skiametra/core/units';
 import { DocField, TextCell } from './QuantityField';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -13,7 +13,7 @@ export interface Column {
   label: string;
   width?: number | string;
   /** right-aligned although shown by its own renderer */ numeric?: boolean;
-  cell: { type: 'text' } | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) } | { type: 'choice'; options: readonly { value: string; label: string }[] } | { type: 'shown'; render: (row: Record<string, unknown>, index: number) => ReactNode };
+  cell: { type: 'text' } | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) } | { type: 'choice'; options: readonly { value: string; label: string }[] } | { type: 'shown'; render: (row: Record<string, unknown>, index: number) => ReactNode; /** what a pasted cell sets: kind and place within the row, null where the row takes none */ paste?: { kind: KindName; sub: (row: Record<string, unknown>) => string | null } };
 }
 
 interface Props {
@@ -54,23 +54,27 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
       for (const [j, raw] of line.split('\t').entries()) {
         const row = rows[r0 + i], col = columns[c0 + j];
         if (!row) { setError(`The pasted block has more rows than the table from here on; add rows first. Nothing was pasted.`); return; }
-        if (!col || col.cell.type === 'shown') continue;
-        const kind = kindOf(col, row);
+        if (!col || (col.cell.type === 'shown' && !col.cell.paste)) continue;
+        const pasted = col.cell.type === 'shown' ? col.cell.paste : undefined;
+        const sub = pasted ? pasted.sub(row) : col.key;
+        const kind = pasted ? pasted.kind : kindOf(col, row);
+        if (sub === null || (pasted && raw.trim() === '')) continue;
         if (kind) {
           const p = parseQuantity(raw, kind, units);
           if (p.status === 'error') { setError(`Pasted “${raw.trim().slice(0, 20)}” for ${col.label}: ${p.message} Nothing was pasted.`); return; }
-          changes.push({ path: `${path}.${r0 + i}.${col.key}`, value: p.si });
+          changes.push({ path: `${path}.${r0 + i}.${sub}`, value: p.si });
         } else changes.push({ path: `${path}.${r0 + i}.${col.key}`, value: raw.trim() });
       }
     }
     (document.activeElement as HTMLElement | null)?.blur();
-    setError(edit({ type: 'apply', changes }));
+    const refused = edit({ type: 'apply', changes });
+    setError(refused && `${withoutMarks(refused)} Nothing was pasted.`);
   };
 
   return (
     <div className="scrollx">
       <table className="sheet fixed" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
-        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k || c.numeric ? 'num' : undefined} style={{ width: c.width ?? (k ? 62 : undefined) }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span style={{ position: 'absolute', clip: 'rect(0 0 0 0)' }}>Remove</span></th>}</tr></thead>
+        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k || c.numeric ? 'num' : undefined} style={{ width: c.width ?? (k ? 62 : undefined) }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span className="vh">Remove</span></th>}</tr></thead>
         <tbody>
           {rows.map((row, i) => (
             <tr key={typeof row.id === 'string' ? row.id : i}>

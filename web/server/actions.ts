@@ -3,7 +3,7 @@
 import { cookies } from 'next/headers';
 import { z } from 'zod';
 import { starterDocument, bitternDocument } from '@skiametra/core/demo';
-import { readDocument, sentenceOf, testBodySchema, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import { readDocument, sentenceOf, withoutMarks, testBodySchema, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import { parseProjectJson } from '@skiametra/formats';
 import { getDb } from './connection';
 import { importProject } from './exchange';
@@ -30,7 +30,7 @@ export async function saveVersionAction(versionId: number, base: number, data: u
 export async function saveTestAction(testId: number, base: number, data: unknown): Promise<Answer<SaveResult<TestBody>>> {
   const body = testBodySchema.safeParse(data);
   if (!z.tuple([idSchema, idSchema]).safeParse([testId, base]).success) return refused('The test or its revision is not a number.');
-  if (!body.success) return refused(sentenceOf(body.error));
+  if (!body.success) return refused(withoutMarks(sentenceOf(body.error)));
   return { status: 'ok', value: await saveTest(getDb(), testId, base, body.data) };
 }
 

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { BASES, type Item } from '@skiametra/core/design';
 import { loadedState, placeForCg, plannedItem, solveBalance } from '@skiametra/core/mass';
@@ -21,7 +21,7 @@ export function Balance() {
   const ledger = useWorkspace((w) => w.ledger);
   const loading = useWorkspace((w) => w.loading);
   return (
-    <div className="station" style={{ gridTemplateColumns: 'minmax(0, 1.1fr) minmax(0, 1fr) 200px' }}>
+    <div className="station" style={{ '--cols': 'minmax(0, 1.1fr) minmax(0, 1fr) 200px' } as CSSProperties}>
       <div className="stack"><MassLedger /><Payload /></div>
       <div className="stack">
         <div style={{ display: 'flex', gap: 10, alignItems: 'center' }}><LoadingPicker /><span className="dim" style={{ fontSize: '0.75rem' }}>diamonds: CG of each loading; band: where it may lie; amber dots can move</span></div>
@@ -67,10 +67,10 @@ function MassLedger() {
         columns={[
           { key: 'name', label: 'Item', cell: { type: 'text' } },
           ...(more ? [{ key: 'group', label: 'Group', cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) }, width: 92 }] : []),
-          { key: 'planned', label: `Planned [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => planned(i) }, width: 58 },
+          { key: 'planned', label: `Planned [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => planned(i), paste: { kind: 'mass', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'planned.mass' : null) } }, width: 58 },
           { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 70 },
-          { key: 'weighed', label: `Weighed [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => weighed(i) }, width: 58 },
-          { key: 'x', label: `x [${lu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => place(i) }, width: 52 },
+          { key: 'weighed', label: `Weighed [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => weighed(i), paste: { kind: 'mass', sub: () => 'weighed' } }, width: 58 },
+          { key: 'x', label: `x [${lu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => place(i), paste: { kind: 'length', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'x' : null) } }, width: 52 },
           ...(more ? [{ key: 'z', label: 'z', cell: { type: 'quantity' as const, kind: 'length' as const }, width: 60 }] : []),
           { key: 'move', label: 'Moves', cell: { type: 'shown', render: (_, i) => movable(i) }, width: 44 },
         ]}

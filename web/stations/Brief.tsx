@@ -119,7 +119,7 @@ function Missions() {
   return (
     <section className="block"><h2>Score <span className="right dim">one formula per mission; the score is their sum</span></h2>
       {missions.map((m, i) => (
-        <div key={m.id} style={{ display: 'grid', gridTemplateColumns: '150px minmax(0, 1fr) 96px 28px', gap: 12, alignItems: 'start', padding: '6px 0', borderBottom: '1px solid var(--hair)' }}>
+        <div key={m.id} className="missionrow">
           <TextCell label={`Mission ${i + 1} name`} path={`${B}.missions.${i}.name`} />
           <FormulaEditor index={i} />
           <select className="cell" aria-label={`Mission ${i + 1} is flown in`} value={m.loading} style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }} onChange={(e) => edit({ type: 'set', path: `${B}.missions.${i}.loading`, value: e.target.value })}>

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type CSSProperties } from 'react';
 import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
 import { FACTORS, priorCalibration } from '@skiametra/core/design';
 import { applyFix, briefOfTheDay, type Advice, type CalibrationResult, type Effect, type Explained } from '@skiametra/core/refine';
@@ -15,7 +15,7 @@ import { useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1.2fr) minmax(0, 1fr)', gap: 28, alignItems: 'start' }}>
+    <div className="station" style={{ '--cols': 'minmax(0, 1.2fr) minmax(0, 1fr)' } as CSSProperties}>
       <div className="stack"><ThreeColumns /><Comparison /></div>
       <div className="stack"><Calibration /><AdviceList /></div>
     </div>
@@ -55,7 +55,7 @@ function ThreeColumns() {
   });
   return (
     <section className="block"><h2>Asked, predicted, measured <span className="right"><MarkLegend /></span></h2>
-      <div style={{ maxHeight: 430, overflow: 'auto' }}>
+      <div className="scrollx" style={{ maxHeight: 430, overflowY: 'auto' }}>
         <table className="sheet fixed" style={{ fontSize: '0.78rem' }} aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num" style={{ width: 108 }}>Asked</th><th className="num" style={{ width: 118 }}>Predicted</th><th className="num" style={{ width: 118 }}>Measured</th><th style={{ width: 104 }} /></tr></thead>
           <tbody>{rows.map(({ k, id, state, def, marks }) => (
             <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
@@ -99,7 +99,7 @@ function Calibration() {
   const cal = document.calibration;
   return (
     <section className="block"><h2>What the tests say of the model <span className="right dim">{cal.from.length ? `from ${cal.from.length} test${cal.from.length > 1 ? 's' : ''}` : 'before any test'}</span></h2>
-      <table className="sheet" aria-label="Calibration factors"><thead><tr><th>Factor</th><th className="num">Before</th><th className="num">Now</th><th style={{ width: 170 }}>0.6 to 1.4</th></tr></thead>
+      <div className="scrollx"><table className="sheet" aria-label="Calibration factors"><thead><tr><th>Factor</th><th className="num">Before</th><th className="num">Now</th><th style={{ width: 170 }}>0.6 to 1.4</th></tr></thead>
         <tbody>{FACTORS.map((f, i) => {
           const sd = Math.sqrt(Math.max(0, cal.covariance[i][i]));
           const X = (v: number) => Math.max(0, Math.min(160, ((v - 0.6) / 0.8) * 160));
@@ -107,7 +107,7 @@ function Calibration() {
             <tr key={f.id} title={f.meaning} data-factor={f.id}><td>{f.name}</td><td className="num dim">1 ±{formatNumber(f.sd, 2)}</td><td className="num">{formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}</td>
               <td><svg width={160} height={16} aria-hidden="true"><line x1={X(1)} x2={X(1)} y1={0} y2={16} stroke="var(--hair)" /><rect x={X(1 - f.sd)} width={X(1 + f.sd) - X(1 - f.sd)} y={6} height={4} fill="var(--hair)" /><rect x={X(cal.mean[i] - sd)} width={Math.max(1, X(cal.mean[i] + sd) - X(cal.mean[i] - sd))} y={4} height={8} fill="var(--predicted-soft)" /><path d={`M ${X(cal.mean[i])} 3 l 4 5 l -4 5 l -4 -5 z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={1.5} /></svg></td></tr>
           );
-        })}</tbody></table>
+        })}</tbody></table></div>
       <Group mt={8}>
         <Button loading={busy} disabled={flown.length === 0} onClick={() => void fit()}>Update from {flown.length} flown test{flown.length === 1 ? '' : 's'}</Button>
         {cal.from.length > 0 && <Button variant="default" onClick={() => { edit({ type: 'set', path: 'document.calibration', value: priorCalibration() }); setResult(null); }}>Back to before any test</Button>}
@@ -238,10 +238,10 @@ function Comparison() {
       {!rows && <p className="dim">Comparing …</p>}
       {rows && moved.length === 0 && <p className="dim">No watched number differs by more than a thousandth.</p>}
       {moved.length > 0 && (
-        <table className="sheet" aria-label="Comparison of versions"><thead><tr><th>Quantity</th><th className="num">{other.name}</th><th className="num">{me.name}</th><th>Because</th></tr></thead>
+        <div className="scrollx"><table className="sheet" aria-label="Comparison of versions"><thead><tr><th>Quantity</th><th className="num">{other.name}</th><th className="num">{me.name}</th><th>Because</th></tr></thead>
           <tbody>{moved.map((r) => { const d = quantityDef(r.id)!; return (
             <tr key={`${r.id}${r.state}`}><td>{d.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{document.design.loadings.find((l) => l.id === r.state)?.name ?? ''}</span></td><td className="num dim">{formatQuantity(r.before, d.kind, units)}</td><td className="num">{formatQuantity(r.after, d.kind, units)}</td>
-              <td style={{ fontSize: '0.75rem' }}>{r.steps.filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before)).map((s) => <div key={s.path}>{s.delta > 0 ? '+' : '−'}{formatSpread(Math.abs(s.delta), d.kind, units)} from {s.path === 'calibration' ? 'what the tests taught' : `${pathName(s.path)} (${valueName(s.change.before)} → ${valueName(s.change.after)})`}</div>)}</td></tr>); })}</tbody></table>
+              <td style={{ fontSize: '0.75rem' }}>{r.steps.filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before)).map((s) => <div key={s.path}>{s.delta > 0 ? '+' : '−'}{formatSpread(Math.abs(s.delta), d.kind, units)} from {s.path === 'calibration' ? 'what the tests taught' : `${pathName(s.path)} (${valueName(s.change.before)} → ${valueName(s.change.after)})`}</div>)}</td></tr>); })}</tbody></table></div>
       )}
     </section>
   );

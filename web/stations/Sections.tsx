@@ -1,6 +1,6 @@
 'use client';
 import { Button, FileButton, Textarea } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type CSSProperties } from 'react';
 import { contourOf, curveOf, POLAR_REYNOLDS } from '@skiametra/core/assess';
 import type { Section } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
@@ -122,7 +122,7 @@ function Polars({ id }: { id: string }) {
   const cl = pick('cl'), cd = pick('cd');
   return (
     <>
-      <div style={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1fr)', gap: 16 }}>
+      <div className="cols" style={{ '--cols': 'minmax(0, 1fr) minmax(0, 1fr)' } as CSSProperties}>
         <ChartFrame title="Lift" height={215} xName="Angle" xKind="angle" yName="cl" yKind="ratio" series={cl.map((x) => ({ name: `Re ${x.re} 000`, x: x.c!.x, y: x.c!.y, look: x.look }))} />
         <ChartFrame title="Drag" height={215} xName="cd" xKind="ratio" yName="cl" yKind="ratio" series={cd.map((x, i) => ({ name: `Re ${x.re} 000`, x: x.c!.y.map((v) => Math.min(v, 0.08)), y: cl[i].c!.y, look: x.look }))} />
       </div>

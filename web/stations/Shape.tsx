@@ -1,6 +1,6 @@
 'use client';
 import { Button, SegmentedControl } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { curveOf } from '@skiametra/core/assess';
 import { formatQuantity } from '@skiametra/core/units';
 import { planformOf, tailVolume } from '@skiametra/core/surface';
@@ -26,7 +26,7 @@ export function Shape() {
   const stall = ledger && curveOf(ledger, 'stallRatio', loading);
   return (
     <>
-      <div className="station" style={{ gridTemplateColumns: 'minmax(300px, 400px) minmax(0, 1fr) 220px' }}>
+      <div className="station" style={{ '--cols': 'minmax(300px, 400px) minmax(0, 1fr) 220px' } as CSSProperties}>
         <div className="stack">
           <SegmentedControl value={part} onChange={setPart} data={parts} aria-label="Part" fullWidth />
           {part === 'body' ? <BodyEditor /> : <SurfaceEditor id={part} />}
@@ -34,7 +34,7 @@ export function Shape() {
         </div>
         <div className="stack" style={{ gap: 6 }}>
           <PlanView design={design} ledger={ledger} loading={loading} ghost={ghost} />
-          <div style={{ display: 'grid', gridTemplateColumns: '1.3fr 1fr', gap: 16 }}><SideView design={design} /><FrontView design={design} /></div>
+          <div className="cols" style={{ '--cols': '1.3fr 1fr' } as CSSProperties}><SideView design={design} /><FrontView design={design} /></div>
           {stall && <ChartFrame title="Where the wing stalls first" height={170} xName="Half span" xKind="chordPercent" yName="Local lift / section limit" yKind="percent" series={[{ name: 'at the stall', x: stall.x, y: stall.y, sigma: stall.sigma, look: 'predicted' }]} />}
         </div>
         <div className="stack">

@@ -1,6 +1,6 @@
 'use client';
 import { Button, Checkbox, FileButton, NumberInput, TextInput, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { HANDLING, type Handling, type TestBody } from '@skiametra/core/design';
 import { PREFLIGHT, measurementsOf, reduceLog, stopLine } from '@skiametra/core/trial';
@@ -39,7 +39,7 @@ export function Test() {
   };
   const test = tests.find((t) => t.id === chosen) ?? tests[0];
   return (
-    <div className="station two field-friendly" style={{ gridTemplateColumns: 'minmax(190px, 230px) minmax(0, 1fr)' }}>
+    <div className="station two field-friendly" style={{ '--cols': 'minmax(190px, 230px) minmax(0, 1fr)' } as CSSProperties}>
       <section className="block"><h2>Cards and flights</h2>
         {tests.length === 0 && <p className="dim">No card yet. Plan the first flight: what is to be learnt, and when to stop.</p>}
         {tests.map((t) => (
@@ -70,7 +70,7 @@ function useTestEdit(id: string, body: TestBody) {
 function TestSheet({ id, body }: { id: string; body: TestBody }) {
   const set = useTestEdit(id, body);
   return (
-    <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(320px, 1fr))', gap: 26, alignItems: 'start' }}>
+    <div className="cols" style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}>
       <div className="stack"><Card id={id} body={body} set={set} /><Checklist body={body} set={set} /></div>
       <div className="stack"><Record id={id} body={body} set={set} /><LogReader body={body} set={set} /><Measured id={id} body={body} /></div>
     </div>

@@ -19,7 +19,7 @@ const hops: TestBody = {
 
 const laps: TestBody = {
   card: {
-    title: 'Timed laps with six tubes', question: 'What are lap time and energy per lap really?', oneChange: 'Six tubes in the bay', expected: 'About 26 s and 0.7 Wh a lap', stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching', loading: 'tubes-6', overrideReason: '',
+    title: 'Timed laps with eight tubes', question: 'What are lap time and energy per lap really?', oneChange: 'Eight tubes in the bay', expected: 'About 26 s and 0.7 Wh a lap', stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching', loading: 'tubes-8', overrideReason: '',
   },
   checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
   signedBy: '', record: emptyRecord, log: null, measurements: [],

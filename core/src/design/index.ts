@@ -4,7 +4,7 @@ export { HANDLING, measurementSchema, testBodySchema } from './testSchema';
 export type { Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
-export { readDocument, readProjectFile, referenceProblems, sentenceOf } from './read';
+export { readDocument, readProjectFile, referenceProblems, sentenceOf, withoutMarks } from './read';
 export type { ReadResult } from './read';
 export { mergeThreeWay, listChanges } from './merge';
 export type { Change, MergeResult } from './merge';

@@ -11,11 +11,26 @@ export type ReadResult<T> = { status: 'ok'; value: T } | { status: 'error'; mess
 
 const fail = (message: string) => ({ status: 'error' as const, message });
 
+/** Limits in words; the bare number stands in ⟦ ⟧, SI, for whoever can show it in a person's units. */
+function plainIssue(issue: z.ZodError['issues'][number]): string {
+  if (issue.code === 'too_small' && issue.origin === 'number') return `must be ${issue.inclusive ? 'at least' : 'above'} ⟦${issue.minimum}⟧`;
+  if (issue.code === 'too_big' && issue.origin === 'number') return `must be at most ⟦${issue.maximum}⟧`;
+  if (issue.code === 'too_small') return `needs at least ${issue.minimum}`;
+  if (issue.code === 'too_big') return `may have at most ${issue.maximum}`;
+  if (issue.code === 'invalid_type' && issue.expected === 'int') return 'must be a whole number';
+  return issue.message;
+}
+
+/** A sentence without the marks around its limits. */
+export function withoutMarks(sentence: string): string {
+  return sentence.replace(/[⟦⟧]/g, '');
+}
+
 /** First problem of a Zod error as a sentence with its place. */
 export function sentenceOf(error: z.ZodError): string {
   const issue = error.issues[0];
   const place = issue.path.length ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ') : 'the document';
-  return `${place}: ${issue.message}.`;
+  return `${place}: ${plainIssue(issue)}.`;
 }
 
 /** Ids that are referred to but not defined, or defined twice; empty when all is well. */
@@ -43,7 +58,7 @@ export function referenceProblems(doc: DesignDocument): string[] {
 /** A design document from unknown data. */
 export function readDocument(data: unknown): ReadResult<DesignDocument> {
   const parsed = documentSchema.safeParse(data);
-  if (!parsed.success) return fail(sentenceOf(parsed.error));
+  if (!parsed.success) return fail(withoutMarks(sentenceOf(parsed.error)));
   const problems = referenceProblems(parsed.data);
   return problems.length ? fail(`${problems[0]}.`) : { status: 'ok', value: parsed.data };
 }
@@ -55,7 +70,7 @@ export function readProjectFile(data: unknown): ReadResult<ProjectFile> {
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('The file does not say which schema version it is.');
   if (version > SCHEMA_VERSION) return fail(`The file was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`);
   const parsed = projectFileSchema.safeParse(upgradeProjectFile(data, version));
-  if (!parsed.success) return fail(`The file is damaged or was edited by hand: ${sentenceOf(parsed.error)}`);
+  if (!parsed.success) return fail(`The file is damaged or was edited by hand: ${withoutMarks(sentenceOf(parsed.error))}`);
   const file = parsed.data;
   const keys = file.versions.map((v) => v.key);
   const known = new Set(keys);

@@ -1,0 +1,43 @@
+/**
+ * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
+ * dense 200 x 200 LU solve of the same run, so that machines can be compared. Speed is judged by ratios.
+ */
+import { assess } from '../src/assess';
+import { bitternDocument } from '../src/demo';
+import { priorCalibration, setPath } from '../src/design';
+import { solveDense } from '../src/numeric';
+import { buildDrive, operate } from '../src/power';
+import { calibrate } from '../src/refine';
+import { naca4, polarOf } from '../src/section';
+import { solveLattice } from '../src/surface';
+
+function median(task: (k: number) => unknown, repeats: number): number {
+  task(-1);
+  const times = Array.from({ length: repeats }, (_, k) => { const t = performance.now(); task(k); return performance.now() - t; });
+  return times.sort((a, b) => a - b)[repeats >> 1];
+}
+
+/** A fixed, well-conditioned dense matrix. */
+const N = 200;
+const matrix = Array.from({ length: N }, (_, i) => Array.from({ length: N }, (_, j) => Math.sin(1 + i * 7 + j * 3) + (i === j ? 20 : 0)));
+const rhs = Array.from({ length: N }, (_, i) => Math.cos(i));
+
+const doc = bitternDocument();
+const contours = new Map([['wing-section', naca4('4412')], ['tail-section', naca4('0009')]]);
+const drive = buildDrive(doc.design.power, 1.225, { thrust: 1, electricalLoss: 1, capacity: 1 });
+const warm = new Map();
+assess(doc.brief, doc.design, doc.calibration, warm);
+
+const lu = median(() => solveDense(matrix, rhs), 15);
+const rows: Record<string, [ms: number, note: string]> = {
+  'lu 200x200': [lu, 'the yardstick'],
+  'assess, first time': [median(() => assess(doc.brief, doc.design, doc.calibration), 5), 'demo, ten loadings, uncertainty of every number, empty cache'],
+  'assess, mass edited': [median((k) => assess(doc.brief, setPath(doc.design, 'items.battery.x', 0.2 + 1e-5 * k), doc.calibration, warm), 15), 'demo, sections and lattice reused'],
+  'assess, wing edited': [median((k) => assess(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.27 + 1e-4 * k), doc.calibration, warm), 7), 'demo, sections reused'],
+  'section polar': [median(() => polarOf(naca4('4412'), 2e5), 9), '29 angles, 160 panels'],
+  lattice: [median(() => solveLattice(doc.design, contours), 9), 'wing and tail, 88 panels a side'],
+  'operating point': [median(() => { for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5); }, 9) / 100, 'one throttle and speed'],
+  calibrate: [median(() => calibrate(priorCalibration(), [{ brief: doc.brief, design: doc.design, measurements: [{ quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false }] }], [], warm), 3), 'one flight, three rounds'],
+};
+
+console.log(JSON.stringify({ node: process.version, rows: Object.entries(rows).map(([name, [ms, note]]) => ({ name, medianMs: Number(ms.toPrecision(3)), ratio: Number((ms / lu).toPrecision(3)), note })) }, null, 2));

@@ -1,0 +1,130 @@
+/** Work keeps itself: reload, two windows, a server that is away, a server that is killed, export and import. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import net from 'node:net';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test } from '@playwright/test';
+import { newProject, paste, saved, station, stripNumber, type } from './helpers';
+
+test('saves itself, survives a reload, undoes and redoes; units belong to the person', async ({ page }) => {
+  await newProject(page, 'Keeping', 'bittern');
+  await type(page, 'Strip length', '25');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Strip length')).toHaveValue('25');
+  await type(page, 'Strip length', '30');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Strip length')).toHaveValue('25');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByLabel('Strip length')).toHaveValue('30');
+  await page.getByRole('button', { name: /metric units/ }).click();
+  await page.getByRole('menuitem', { name: /Imperial/ }).click();
+  await expect(page.getByLabel('Strip length')).toHaveValue('98.4252');
+  await page.reload();
+  await expect(page.getByLabel('Strip length')).toHaveValue('98.4252');
+  await page.getByRole('button', { name: /imperial units/ }).click();
+  await page.getByRole('menuitem', { name: /Metric/ }).click();
+  await expect(page.getByLabel('Strip length')).toHaveValue('30');
+});
+
+test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a number', async ({ page }) => {
+  await newProject(page, 'Hands', 'bittern');
+  await page.getByLabel('Strip length').focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByLabel('Strip length')).toHaveValue('21');
+  await station(page, 'Balance');
+  await page.getByLabel('Weighed, row 2', { exact: true }).focus();
+  await paste(page, '28.5\n431\n61\n');
+  await expect(page.getByLabel('Weighed, row 3', { exact: true })).toHaveValue('431');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Weighed, row 3', { exact: true })).toHaveValue('');
+  await station(page, 'Shape');
+  const stations = page.getByRole('table', { name: 'Wing stations' });
+  await stations.getByLabel('Chord, row 1').focus();
+  await paste(page, '280\t1\n260\t0\n');
+  await expect(stations.getByLabel('Chord, row 2')).toHaveValue('260');
+  await expect(stations.getByLabel('Twist, row 1')).toHaveValue('1');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('A station, a number, a loading').fill('tail volume');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'Why this number' })).toContainText('arm between quarter chords');
+});
+
+test('two windows on one version: the later save is told and both changes are kept', async ({ browser }) => {
+  const a = await (await browser.newContext()).newPage(), b = await (await browser.newContext()).newPage();
+  const base = await newProject(a, 'Two windows', 'bittern');
+  await b.goto(`${base}/brief`);
+  await expect(b.getByLabel('Strip length')).toHaveValue('20');
+  await type(a, 'Strip length', '26');
+  await saved(a);
+  await type(b, 'Elevation', '120');
+  await expect(b.getByText('Changed in another window')).toBeVisible();
+  await b.getByRole('button', { name: 'Merge both' }).click();
+  await expect(b.getByLabel('Strip length')).toHaveValue('26');
+  await expect(b.getByLabel('Elevation')).toHaveValue('120');
+  await saved(b);
+  await type(a, 'Strip length', '27');
+  await expect(a.getByText('Changed in another window')).toBeVisible();
+  await a.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(a);
+  await b.reload();
+  await expect(b.getByLabel('Strip length')).toHaveValue('27');
+});
+
+test('export and import give the same project', async ({ page }) => {
+  await newProject(page, 'Round trip', 'bittern');
+  const id = /projects\/(\d+)/.exec(page.url())![1];
+  const first = await (await page.request.get(`/api/projects/${id}/export`)).json();
+  await page.goto('/');
+  await page.getByLabel('Project file').setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(first)) });
+  await expect(page).toHaveURL(/\/versions\/\d+\/brief/);
+  const again = /projects\/(\d+)/.exec(page.url())![1];
+  expect(again).not.toBe(id);
+  expect(await (await page.request.get(`/api/projects/${again}/export`)).json()).toEqual(first);
+});
+
+const web = dirname(dirname(fileURLToPath(import.meta.url)));
+
+function serve(port: number): ChildProcess {
+  return spawn(process.execPath, [join(web, '../node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], { cwd: web, stdio: 'ignore', detached: true, env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' } });
+}
+
+async function ready(port: number): Promise<void> {
+  await expect.poll(() => fetch(`http://127.0.0.1:${port}/api/health`).then((r) => r.ok, () => false), { timeout: 30_000 }).toBe(true);
+}
+
+const freePort = () => new Promise<number>((resolve) => { const s = net.createServer(); s.listen(0, '127.0.0.1', () => { const { port } = s.address() as net.AddressInfo; s.close(() => resolve(port)); }); });
+
+test('a server killed while typing loses nothing: the browser keeps it and saves when the server is back', async ({ page, baseURL }) => {
+  const address = (await newProject(page, 'Killed', 'bittern')).replace(baseURL!, '');
+  const port = await freePort();
+  let server = serve(port);
+  await ready(port);
+  const here = `http://127.0.0.1:${port}${address}/brief`;
+  await page.goto(here);
+  await expect(page.getByLabel('Strip length')).toHaveValue('20');
+  await type(page, 'Strip length', '31');
+  process.kill(-server.pid!, 'SIGKILL');
+  await type(page, 'Elevation', '77');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline', { timeout: 20_000 });
+  server = serve(port);
+  await ready(port);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Strip length')).toHaveValue('31');
+  await expect(page.getByLabel('Elevation')).toHaveValue('77');
+  // the tab closed before the server is back: the draft is there when it is opened again
+  process.kill(-server.pid!, 'SIGKILL');
+  await type(page, 'Elevation', '88');
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline', { timeout: 20_000 });
+  await page.evaluate(() => { window.onbeforeunload = null; });
+  page.on('dialog', (d) => void d.accept());
+  await page.goto('about:blank');
+  server = serve(port);
+  await ready(port);
+  await page.goto(here);
+  await expect(page.getByLabel('Elevation')).toHaveValue('88');
+  await saved(page);
+  await expect.poll(() => stripNumber(page, 'mass@tubes-8')).toBeGreaterThan(2);
+  process.kill(-server.pid!, 'SIGKILL');
+});
