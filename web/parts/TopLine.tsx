@@ -36,7 +36,7 @@ export function TopLine() {
       <span className="dim">{project.name}</span>
       <Silhouette design={design} />
       <Select aria-label="Version" w={132} value={String(versionId)} allowDeselect={false} data={versions.map((v) => ({ value: String(v.id), label: v.name }))} onChange={(v) => v && router.push(`/projects/${project.id}/versions/${v}/${location.pathname.split('/').pop()}`)} />
-      {versions.length > 1 && <Select aria-label="Compared with" w={140} placeholder="compare with" clearable value={againstId === null ? null : String(againstId)} data={versions.filter((v) => v.id !== versionId).map((v) => ({ value: String(v.id), label: `against ${v.name}` }))} onChange={(v) => setAgainst(v === null ? null : Number(v))} />}
+      {versions.length > 1 && <Select aria-label="Compared with" w={176} placeholder="compare with" clearable value={againstId === null ? null : String(againstId)} data={versions.filter((v) => v.id !== versionId).map((v) => ({ value: String(v.id), label: `against ${v.name}` }))} onChange={(v) => setAgainst(v === null ? null : Number(v))} />}
       <ActionIcon aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}><IconArrowBackUp size={17} /></ActionIcon>
       <ActionIcon aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!canRedo} onClick={redo}><IconArrowForwardUp size={17} /></ActionIcon>
       <SaveWord />

@@ -68,7 +68,7 @@ function MassLedger() {
           { key: 'name', label: 'Item', cell: { type: 'text' } },
           ...(more ? [{ key: 'group', label: 'Group', cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) }, width: 92 }] : []),
           { key: 'planned', label: `Planned [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => planned(i), paste: { kind: 'mass', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'planned.mass' : null) } }, width: 58 },
-          { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 70 },
+          { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 78 },
           { key: 'weighed', label: `Weighed [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => weighed(i), paste: { kind: 'mass', sub: () => 'weighed' } }, width: 58 },
           { key: 'x', label: `x [${lu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => place(i), paste: { kind: 'length', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'x' : null) } }, width: 52 },
           ...(more ? [{ key: 'z', label: 'z', cell: { type: 'quantity' as const, kind: 'length' as const }, width: 60 }] : []),

@@ -9,6 +9,7 @@ import { combine } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity, formatSpread, formatValue, spreadMatters, type KindName, type UnitSystem } from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
+import { kindOfPath } from '../parts/pathKind';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
@@ -56,7 +57,7 @@ function ThreeColumns() {
   return (
     <section className="block"><h2>Asked, predicted, measured <span className="right"><MarkLegend /></span></h2>
       <div className="scrollx" style={{ maxHeight: 430, overflowY: 'auto' }}>
-        <table className="sheet fixed" style={{ fontSize: '0.78rem' }} aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num" style={{ width: 108 }}>Asked</th><th className="num" style={{ width: 118 }}>Predicted</th><th className="num" style={{ width: 118 }}>Measured</th><th style={{ width: 104 }} /></tr></thead>
+        <table className="sheet fixed" style={{ fontSize: '0.75rem' }} aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num" style={{ width: 112 }}>Asked</th><th className="num" style={{ width: 122 }}>Predicted</th><th className="num" style={{ width: 130 }}>Measured</th><th style={{ width: 90 }} /></tr></thead>
           <tbody>{rows.map(({ k, id, state, def, marks }) => (
             <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
               <td>{def.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{design.loadings.find((l) => l.id === state)?.name ?? ''}</span></td>
@@ -209,7 +210,7 @@ function NextVersion({ opened, onClose, fix, reason }: { opened: boolean; onClos
 }
 
 const pathName = (path: string) => path.replace(/^design\./, '').replace(/^brief\./, 'brief ').replace(/\./g, ' › ');
-const valueName = (v: unknown) => (typeof v === 'number' ? formatNumber(v, 5) : typeof v === 'string' ? v : v === undefined ? 'nothing' : v === null ? 'none' : 'changed');
+const valueName = (path: string, v: unknown, units: UnitSystem) => (typeof v === 'number' ? formatQuantity(v, kindOfPath(path), units) : typeof v === 'string' ? v : v === undefined ? 'nothing' : v === null ? 'none' : 'changed');
 
 /** This version against the compared one, each difference explained by the inputs that changed. */
 function Comparison() {
@@ -241,7 +242,7 @@ function Comparison() {
         <div className="scrollx"><table className="sheet" aria-label="Comparison of versions"><thead><tr><th>Quantity</th><th className="num">{other.name}</th><th className="num">{me.name}</th><th>Because</th></tr></thead>
           <tbody>{moved.map((r) => { const d = quantityDef(r.id)!; return (
             <tr key={`${r.id}${r.state}`}><td>{d.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{document.design.loadings.find((l) => l.id === r.state)?.name ?? ''}</span></td><td className="num dim">{formatQuantity(r.before, d.kind, units)}</td><td className="num">{formatQuantity(r.after, d.kind, units)}</td>
-              <td style={{ fontSize: '0.75rem' }}>{r.steps.filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before)).map((s) => <div key={s.path}>{s.delta > 0 ? '+' : '−'}{formatSpread(Math.abs(s.delta), d.kind, units)} from {s.path === 'calibration' ? 'what the tests taught' : `${pathName(s.path)} (${valueName(s.change.before)} → ${valueName(s.change.after)})`}</div>)}</td></tr>); })}</tbody></table></div>
+              <td style={{ fontSize: '0.75rem' }}>{r.steps.filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before)).map((s) => <div key={s.path}>{s.delta > 0 ? '+' : '−'}{formatSpread(Math.abs(s.delta), d.kind, units)} from {s.path === 'calibration' ? 'what the tests taught' : `${pathName(s.path)} (${s.change.path.split('.').at(-1)} ${valueName(s.change.path, s.change.before, units)} → ${valueName(s.change.path, s.change.after, units)})`}</div>)}</td></tr>); })}</tbody></table></div>
       )}
     </section>
   );

@@ -88,13 +88,14 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const P = `tests.${id}.body.card`;
   const stops = ledger ? stopLine(brief, design, ledger, body.card.loading) : [];
   const cg = ledger && entryOf(ledger, 'cgX', body.card.loading);
+  const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
   const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => <div className="qf"><label><span>{label}</span></label><TextCell label={label} path={`${P}.${key}`} area placeholder={hint} /></div>;
   return (
     <section className="block"><h2>Flight card</h2>
       <div className="stack" style={{ gap: 8 }}>
         <div className="qf"><label><span>Title</span></label><TextCell label="Title" path={`${P}.title`} /></div>
         <div className="qf"><label htmlFor="card-loading">Loading</label><select id="card-loading" className="cell" value={body.card.loading} onChange={(e) => set({ card: { ...body.card, loading: e.target.value } })} style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', padding: '4px 0' }}>{loadings.map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}</select></div>
-        {cg && <div className="dim" style={{ fontSize: '0.78rem' }}>CG should be at {formatQuantity(cg.value, 'length', units)} from the nose in this loading.</div>}
+        {cg && <div className="dim" style={{ fontSize: '0.78rem' }}>{frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)} from the nose in this loading.</div>}
         {stops.length > 0 && (
           <div className="caution" role="alert" style={{ borderLeftColor: 'var(--stop)' }}>
             <b className="stoptext">Stop line</b>

@@ -23,7 +23,7 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const changes = proposal.moves.map((m) => ({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
   const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
   const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
-  add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 1 ? ` (so are ${outside.length - 1} other loadings)` : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);
+  add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);
 }
 
 function structureFindings(design: Design, ledger: Ledger, add: Add): void {
