@@ -16,22 +16,23 @@ import { findingsOf } from './findings';
 import { keyOf, type Ledger, type LedgerCurve, type LedgerEntry } from './ledger';
 import { prepare, type Prepared, type StepCache } from './prepare';
 import { inputsOf, quantityDef } from './quantities';
-import { heldSteps, scoreLoadings, type HeldSteps } from './scoring';
+import { compileMissions, heldSteps, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
 import { stripChances } from './stripChance';
 
 /** What every run of one assessment shares. */
-interface Task { brief: Brief; design: Design; prep: Prepared; cal: Calibration; held: HeldSteps }
+interface Task { brief: Brief; design: Design; prep: Prepared; cal: Calibration; held: HeldSteps; missions: CompiledMission[] }
 
 function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task & { base: ChainResult } {
   const prep = prepare(brief, design, cache);
   const base = runChain(brief, design, prep, factorsOf(cal.mean));
-  return { brief, design, prep, cal, base, held: heldSteps(brief, design, base.values) };
+  const missions = compileMissions(brief);
+  return { brief, design, prep, cal, base, missions, held: heldSteps(brief, design, base.values, missions) };
 }
 
 /** Chain and score with one factor shifted; unrounded laps, steps held. */
-function runShifted({ brief, design, prep, cal, held }: Task, at: number, shift: number): ChainResult {
+function runShifted({ brief, design, prep, cal, held, missions }: Task, at: number, shift: number): ChainResult {
   const r = runChain(brief, design, prep, factorsOf(cal.mean, at, shift));
-  Object.assign(r.values, scoreLoadings(brief, design, r.values, { held }).values);
+  Object.assign(r.values, scoreLoadings(brief, design, r.values, { held, missions }).values);
   return r;
 }
 
@@ -65,7 +66,7 @@ function propagate(j: readonly number[] | undefined, cov: readonly (readonly num
 /** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
 export function sensitivities(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): { values: Record<string, number>; gradient: Record<string, number[]> } {
   const task = prepareTask(brief, design, calibration, cache);
-  return { values: { ...task.base.values, ...scoreLoadings(brief, design, task.base.values, { held: task.held }).values }, gradient: differentiate(task).values };
+  return { values: { ...task.base.values, ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values }, gradient: differentiate(task).values };
 }
 
 /** A curve less the points outside its range (speeds below the stall). */
@@ -87,7 +88,7 @@ export function assess(brief: Brief, design: Design, calibration: Calibration, c
     return { entries: [], curves: [], findings: [], stopped: `The computation stopped: ${e.message}.` };
   }
   const { prep, base } = task;
-  const score = scoreLoadings(brief, design, base.values);
+  const score = scoreLoadings(brief, design, base.values, { missions: task.missions });
   const values = { ...base.values, ...score.values };
   const remarks = { ...base.remarks, ...score.remarks };
   const J = differentiate(task);

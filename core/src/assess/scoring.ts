@@ -1,6 +1,6 @@
 /** Score of every loading from the brief's formulas over the values of a chain run. */
 import type { Brief, Design } from '../design';
-import { compileFormula, type NameTable } from '../score';
+import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
 import { QUANTITIES } from './quantities';
 import type { Values } from './chain';
@@ -24,13 +24,21 @@ export function flyProblems(brief: Brief, design: Design, v: Values, loading: st
   return out;
 }
 
+/** The brief's formulas, read once. */
+export type CompiledMission = { m: Brief['missions'][number]; f: FormulaResult };
+
+export function compileMissions(brief: Brief): CompiledMission[] {
+  const names = formulaNames(brief);
+  return brief.missions.map((m) => ({ m, f: compileFormula(m.formula, names) }));
+}
+
 export interface ScoreResult { values: Values; remarks: Record<string, string[]>; errors: string[] }
 
 /** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
 export interface HeldSteps { problems: Readonly<Record<string, string[]>>; best: string }
 
-export function heldSteps(brief: Brief, design: Design, v: Values): HeldSteps {
-  const score = scoreLoadings(brief, design, v).values;
+export function heldSteps(brief: Brief, design: Design, v: Values, missions: CompiledMission[]): HeldSteps {
+  const score = scoreLoadings(brief, design, v, { missions }).values;
   return {
     problems: Object.fromEntries(design.loadings.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
     best: design.loadings.reduce((a, l) => (score[`score@${l.id}`] > score[`score@${a.id}`] ? l : a), design.loadings[0]).id,
@@ -40,15 +48,14 @@ export function heldSteps(brief: Brief, design: Design, v: Values): HeldSteps {
 /**
  * Points per mission and loading and the total. A loading that cannot be flown scores nothing on its free missions.
  * @param options.rivals which figure of each rival range; likely where left out
+ * @param options.missions formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
  */
-export function scoreLoadings(brief: Brief, design: Design, v: Values, options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps } = {}): ScoreResult {
-  const { rivals = 'likely', held } = options;
-  const names = formulaNames(brief);
+export function scoreLoadings(brief: Brief, design: Design, v: Values, options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps; missions?: CompiledMission[] } = {}): ScoreResult {
+  const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
   for (const r of brief.rivals) fixed[r.name] = r[rivals];
   const out: ScoreResult = { values: {}, remarks: {}, errors: [] };
-  const missions = brief.missions.map((m) => ({ m, f: compileFormula(m.formula, names) }));
   for (const { m, f } of missions) if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
   for (const l of design.loadings) {
     let total = 0;

@@ -26,7 +26,7 @@ export function stallSpeed(m: PointModel, loadFactor = 1): number {
 export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFactor = 1): number | null {
   const lo = stallSpeed(m, loadFactor);
   const excess = (v: number) => thrust(v) - m.drag(v, loadFactor);
-  const N = 40;
+  const N = 24;
   const at = (i: number) => lo + ((TOP_SPEED_SEARCHED - lo) * i) / N;
   for (let i = N; i > 0; i--) {
     if (excess(at(i - 1)) > 0 && excess(at(i)) <= 0) {
