@@ -1,5 +1,6 @@
 'use client';
 import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState, type CSSProperties } from 'react';
 import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
@@ -12,13 +13,14 @@ import { askCore } from '../workers/coreClient';
 import { kindOfPath } from '../parts/pathKind';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
+import { Silhouette } from '../parts/Silhouette';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
   return (
     <div className="station" style={{ '--cols': 'minmax(0, 1.2fr) minmax(0, 1fr)' } as CSSProperties}>
       <div className="stack"><ThreeColumns /><Comparison /></div>
-      <div className="stack"><Calibration /><AdviceList /></div>
+      <div className="stack"><Calibration /><AdviceList /><VersionTree /></div>
     </div>
   );
 }
@@ -206,6 +208,29 @@ function NextVersion({ opened, onClose, fix, reason }: { opened: boolean; onClos
         <Button type="submit" loading={busy}>Make it</Button>
       </form>
     </Modal>
+  );
+}
+
+/** Every version with the one it grew from and the reason, newest last. */
+function VersionTree() {
+  const versions = useWorkspace((w) => w.versions);
+  const versionId = useWorkspace((w) => w.versionId);
+  const project = useWorkspace((w) => w.project);
+  const tests = useWorkspace((w) => w.content.tests);
+  if (versions.length < 2) return null;
+  const depth = (id: number | null): number => { const v = versions.find((x) => x.id === id); return v ? 1 + depth(v.parentId) : 0; };
+  return (
+    <section className="block"><h2>Versions</h2>
+      {versions.map((v) => {
+        const flown = tests.filter((t) => t.versionId === v.id && t.body.record.flown).length;
+        return (
+          <div key={v.id} style={{ display: 'flex', gap: 10, alignItems: 'center', padding: '6px 0 6px', paddingLeft: 18 * (depth(v.id) - 1), borderBottom: '1px solid var(--hair)' }}>
+            <Silhouette design={v.document.design} size={44} />
+            <div style={{ minWidth: 0 }}>{v.id === versionId ? <b>{v.name}</b> : <Link href={`/projects/${project.id}/versions/${v.id}/refine`}>{v.name}</Link>} <span className="dim" style={{ fontSize: '0.75rem' }}>{flown ? `${flown} flown` : 'not flown'}</span><div className="dim" style={{ fontSize: '0.75rem' }}>{v.reason}</div></div>
+          </div>
+        );
+      })}
+    </section>
   );
 }
 
