@@ -1,5 +1,5 @@
 'use client';
-import { Button, Checkbox, FileButton, NumberInput, TextInput, Textarea } from '@mantine/core';
+import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { HANDLING, type Handling, type TestBody } from '@skiametra/core/design';
@@ -177,8 +177,8 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
         {HANDLING.map((h) => <Button key={h} variant={r.handling.includes(h) ? 'filled' : 'default'} aria-pressed={r.handling.includes(h)} onClick={() => put({ handling: r.handling.includes(h) ? r.handling.filter((x) => x !== h) : [...r.handling, h] as Handling[] })}>{h}</Button>)}
       </div>
-      <Textarea mt={10} label="Notes" autosize minRows={2} defaultValue={r.notes} onBlur={(e) => put({ notes: e.currentTarget.value })} />
-      <Textarea mt={8} label="Damage" autosize minRows={1} defaultValue={r.damage} onBlur={(e) => put({ damage: e.currentTarget.value })} />
+      <div className="qf" style={{ marginTop: 10 }}><label><span>Notes</span></label><TextCell label="Notes" path={`tests.${id}.body.record.notes`} area /></div>
+      <div className="qf" style={{ marginTop: 8 }}><label><span>Damage</span></label><TextCell label="Damage" path={`tests.${id}.body.record.damage`} area /></div>
     </section>
   );
 }
