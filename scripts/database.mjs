@@ -47,7 +47,8 @@ export async function startCluster(name, { throwaway = false } = {}) {
   if (bin === null) throw new Plain('PostgreSQL was installed but its programs were not found under /usr/lib/postgresql.');
   const home = clusterHome(name);
   const dir = join(home, 'data'), log = join(home, 'server.log');
-  const secretFile = join(ensureDir(DATA), `${name}.json`);
+  // beside the data, so that the two are kept or moved away together
+  const secretFile = join(home, 'access.json');
   if (existsSync(dir) && !existsSync(join(dir, 'PG_VERSION'))) throw new Plain(`The database folder ${dir} is damaged (it has no PG_VERSION). Move it away to begin afresh, or set DATABASE_URL to another server.`);
   if (existsSync(dir) && !existsSync(secretFile)) throw new Plain(`The password of the database in ${dir} is missing (${secretFile}). Put the file back, or move the folder away to begin afresh.`);
   if (!existsSync(dir)) {
