@@ -22,7 +22,7 @@ function asServer(bin, program, args, options = {}) {
 }
 
 /** The project's folder when the postgres user can reach it, else one under /var/tmp. */
-function clusterHome(name) {
+export function clusterHome(name) {
   const inside = ensureDir(join(DATA, name));
   if (!isRoot()) return inside;
   const reach = spawnSync('runuser', ['-u', 'postgres', '--', 'test', '-x', inside]).status === 0;

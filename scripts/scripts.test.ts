@@ -5,6 +5,7 @@ import net from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
+import { clusterHome } from './database.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const node = (code: string, env: Record<string, string> = {}) => spawnSync(process.execPath, ['--input-type=module', '-e', code], { cwd: root, encoding: 'utf8', env: { ...process.env, ...env }, timeout: 60_000 });
@@ -39,7 +40,7 @@ describe('npm start', () => {
 describe('the cluster', () => {
   it('a damaged one is named with what to do, and is not touched', () => {
     const name = `damaged-${process.pid}`;
-    const home = join(root, '.data', name);
+    const home = clusterHome(name);
     mkdirSync(join(home, 'data'), { recursive: true });
     writeFileSync(join(home, 'data', 'leftover'), 'x');
     const r = node(`import { startCluster } from './scripts/database.mjs'; try { await startCluster('${name}'); console.log('started'); } catch (e) { console.log(e.message); }`);
