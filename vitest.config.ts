@@ -4,8 +4,8 @@ export default defineConfig({
   test: {
     include: ['{core,formats,devices,cli,web,scripts}/**/*.test.ts'],
     exclude: ['**/node_modules/**', '**/.next/**', 'web/e2e/**'],
-    testTimeout: 60_000,
-    hookTimeout: 90_000,
+    testTimeout: 90_000,
+    hookTimeout: 240_000,
     // two cores: one worker for the heavy files, one for the rest
     maxWorkers: 2,
   },

@@ -56,7 +56,7 @@ export async function startCluster(name, { throwaway = false } = {}) {
     const pwfile = join(home, 'pw');
     writeFileSync(pwfile, password);
     if (isRoot()) spawnSync('chown', ['postgres:', pwfile]);
-    const made = asServer(bin, 'initdb', ['-D', dir, '-U', 'skiametra', '-A', 'scram-sha-256', `--pwfile=${pwfile}`, '-E', 'UTF8', '--locale=C.UTF-8']);
+    const made = asServer(bin, 'initdb', ['-D', dir, '-U', 'skiametra', '-A', 'scram-sha-256', `--pwfile=${pwfile}`, '-E', 'UTF8', '--locale=C.UTF-8', ...(throwaway ? ['--no-sync'] : [])]);
     rmSync(pwfile, { force: true });
     if (made.status !== 0) { rmSync(dir, { recursive: true, force: true }); throw new Plain(`The database could not be made: ${(made.stderr || made.error?.message || '').trim()}`); }
     writeFileSync(secretFile, JSON.stringify({ password, port: await freePort() }));
