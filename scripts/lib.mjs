@@ -1,7 +1,7 @@
 // Shared by the start and test commands. Node built-ins only, so that it runs before anything is installed.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -107,8 +107,6 @@ export function ensureDir(dir, mode = 0o755) {
   if (!existsSync(dir)) mkdirSync(dir, { recursive: true, mode });
   return dir;
 }
-
-export const fileSize = (path) => (existsSync(path) ? statSync(path).size : 0);
 
 /** Prints a plain error as one sentence and ends with status 1. */
 export function fail(e) {

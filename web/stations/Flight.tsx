@@ -37,15 +37,14 @@ function FlightCharts() {
   const against = useWorkspace((w) => w.againstLedger);
   const loading = useWorkspace((w) => w.loading);
   if (!ledger || ledger.stopped) return null;
-  const thrust = curveOf(ledger, 'thrust', 'all')!, drag = curveOf(ledger, 'drag', loading)!;
+  const drag = curveOf(ledger, 'drag', loading)!;
   const old = against && curveOf(against, 'drag', loading);
-  const weight = (entryOf(ledger, 'mass', loading)?.value ?? 1) * 9.80665;
-  const spare = drag.x.map((v, i) => { const k = thrust.x.indexOf(v); return ((thrust.y[k] - drag.y[i]) * v) / weight; });
+  const climb = curveOf(ledger, 'climb', loading)!;
   const vs = entryOf(ledger, 'stallSpeed', loading)!.value;
   return (
     <>
       <ChartFrame title="Drag against airspeed" height={220} xName="Airspeed" xKind="speed" yName="Drag" yKind="force" yFromZero series={[{ name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'predicted' }, ...(old ? [{ name: 'compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []), { name: 'stall', x: [vs, vs], y: [0, Math.max(...drag.y)], look: 'asked' }]} />
-      <ChartFrame title="Climb at full throttle against airspeed" height={200} xName="Airspeed" xKind="speed" yName="Climb" yKind="climbRate" series={[{ name: 'climb', x: drag.x, y: spare, look: 'ink' }]} />
+      <ChartFrame title="Climb at full throttle against airspeed" height={200} xName="Airspeed" xKind="speed" yName="Climb" yKind="climbRate" series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]} />
     </>
   );
 }

@@ -4,7 +4,7 @@
  */
 import { G0 } from '../air';
 import type { Brief, Design, Factors, Loading } from '../design';
-import { bestClimb, dragAt, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../flight';
+import { bestClimb, climbAt, dragAt, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../flight';
 import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
@@ -121,7 +121,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const nu = air.viscosity / air.density;
   let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (10 * c) / nu, f.clMax);
   for (let k = 0; k < 2; k++) {
-    const vs = Math.sqrt((2 * state.mass * G0) / (air.density * wing.area * limit.clMax));
+    const vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax });
     limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
   }
   put('clMax', limit.clMax);
@@ -164,7 +164,9 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
   r.curves[`sparMoment@${loading.id}`] = spar.moment;
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
-  r.curves[`drag@${loading.id}`] = CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : model.drag(s)));
+  const flown = (f: (s: number) => number) => CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : f(s)));
+  r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
+  r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
 }
 
 /** One run of the chain. */

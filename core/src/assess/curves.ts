@@ -1,33 +1,29 @@
 /** The ledger's curves: same run, same numbers, on fixed axes. */
 import type { Design } from '../design';
-import { solveTrim, stripLift, stripStrengths, linearAero } from '../surface';
+import type { KindName } from '../units';
 import { CURVE_SPEEDS, type ChainResult } from './chain';
 import type { LedgerCurve } from './ledger';
 import type { Prepared } from './prepare';
 
 export function designCurves(design: Design, prep: Prepared, run: ChainResult): LedgerCurve[] {
   const out: LedgerCurve[] = [];
-  const speedCurve = (key: string) => {
+  const speedCurve = (key: string, yKind: KindName = 'force') => {
     const [id, state] = key.split('@');
     const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i], y }));
-    out.push({ id, state, xKind: 'speed', yKind: 'force', x: keep.map((p) => p.x), y: keep.map((p) => p.y), sigma: null });
+    out.push({ id, state, xKind: 'speed', yKind, x: keep.map((p) => p.x), y: keep.map((p) => p.y), sigma: null });
   };
   speedCurve('thrust@all');
   speedCurve('lapThrust@all');
   const half = prep.wing.span / 2;
   const wingStrips = prep.lattice.strips.map((s, i) => ({ s, i })).filter((p) => p.s.role === 'wing');
-  const aero = linearAero(prep.lattice, prep.bodySlope, 0);
   for (const l of design.loadings) {
     speedCurve(`drag@${l.id}`);
+    speedCurve(`climb@${l.id}`, 'climbRate');
     for (const [id, yKind] of [['sparMoment', 'moment'], ['sparDeflection', 'length']] as const) {
       const y = run.curves[`${id}@${l.id}`];
       out.push({ id, state: l.id, xKind: 'length', yKind, x: y.map((_, i) => (half * i) / (y.length - 1)), y, sigma: null });
     }
     out.push({ id: 'stallRatio', state: l.id, xKind: 'chordPercent', yKind: 'percent', x: wingStrips.map((p) => p.s.y / half), y: run.curves[`stallRatio@${l.id}`], sigma: null });
-    const cl = run.values[`clMax@${l.id}`] / 1.44;
-    const t = solveTrim(aero, cl, run.values[`cgX@${l.id}`]);
-    const local = stripLift(prep.lattice, stripStrengths(prep.lattice, t.alpha, t.elevator));
-    out.push({ id: 'localLift', state: l.id, xKind: 'chordPercent', yKind: 'ratio', x: wingStrips.map((p) => p.s.y / half), y: wingStrips.map((p) => local[p.i]), sigma: null });
   }
   for (const s of design.sections) {
     for (const p of prep.polars.get(s.id)!.polars) {

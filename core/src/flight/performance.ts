@@ -18,7 +18,7 @@ export interface PointModel {
 export const TOP_SPEED_SEARCHED = 120;
 
 /** Stall speed at a load factor n: sqrt(2 n W / (rho S CLmax)). Anderson 6.67 */
-export function stallSpeed(m: PointModel, loadFactor = 1): number {
+export function stallSpeed(m: Pick<PointModel, 'mass' | 'density' | 'area' | 'clMax'>, loadFactor = 1): number {
   return Math.sqrt((2 * loadFactor * m.mass * G0) / (m.density * m.area * m.clMax));
 }
 
@@ -37,10 +37,15 @@ export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFac
   return null;
 }
 
-/** Best rate of climb [m/s] at full throttle and its speed. Anderson 6.50: (T - D) V / W */
+/** Rate of climb [m/s] at full throttle and airspeed V: (T - D) V / W. Anderson 6.50 */
+export function climbAt(m: PointModel, speed: number): number {
+  return ((m.fullThrust(speed) - m.drag(speed)) * speed) / (m.mass * G0);
+}
+
+/** Best rate of climb [m/s] at full throttle and its speed. */
 export function bestClimb(m: PointModel): { rate: number; speed: number } {
   const lo = 1.05 * stallSpeed(m);
-  const r = findMinimum((v) => -((m.fullThrust(v) - m.drag(v)) * v) / (m.mass * G0), lo, Math.max(2.8 * lo, lo + 5));
+  const r = findMinimum((v) => -climbAt(m, v), lo, Math.max(2.8 * lo, lo + 5));
   return { rate: -r.value, speed: r.x };
 }
 

@@ -1,7 +1,7 @@
 /**
  * The mass ledger: items, payload rows and loadings to mass, CG and inertia.
- * Axes as the design: x aft, y right, z up. Payload rows fill from the CG outward: the row order is
- * that which keeps the load's own centre nearest the middle of the bay.
+ * Axes as the design: x aft, y right, z up. Payload rows fill from the middle of the bay
+ * outward, so that the load's own centre stays near it.
  */
 import type { Design, Item, Loading } from '../design';
 import { planformOf } from '../surface';

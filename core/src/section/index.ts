@@ -3,5 +3,5 @@ export type { Contour, ContourFacts } from './contour';
 export { solveInviscid, inviscidAt } from './panels';
 export type { InviscidBasis, InviscidPoint } from './panels';
 export { marchLayer } from './boundaryLayer';
-export { polarOf, polarSet, profileDrag, sectionClMax, sectionPoint } from './polar';
+export { polarOf, polarSet, profileDrag, sectionClMax } from './polar';
 export type { Polar, PolarPoint, PolarSet } from './polar';

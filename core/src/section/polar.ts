@@ -80,11 +80,6 @@ function pointFrom(basis: InviscidBasis, { alpha, up, lo, turn }: Attached): Pol
   };
 }
 
-/** One point, angle in rad, Reynolds number on chord. */
-export function sectionPoint(basis: InviscidBasis, alpha: number, reynolds: number): PolarPoint {
-  return pointFrom(basis, layersAt(basis, alpha, reynolds));
-}
-
 /** The turning, smoothed over neighbouring angles: where a bubble reaches the edge the one-way layer jumps, the real flow does not. */
 function smoothTurn(list: readonly Attached[]): Attached[] {
   let turns = list.map((p) => p.turn);

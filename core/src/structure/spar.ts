@@ -4,6 +4,7 @@
  * Sources: Roark's Formulas for Stress and Strain (beams); elliptic lift: l'(y) = 4 L_half / (pi b) sqrt(1 - (y/b)^2).
  * Left out: torsion, shear flow in the skin, local buckling of thin tubes and caps; stiffening by the skin.
  */
+import { G0 } from '../air';
 import type { Design } from '../design';
 import { interpolateLinear } from '../numeric';
 import { materialNamed, type Material } from './materials';
@@ -56,7 +57,7 @@ export interface SparCurve {
  * @param stiffness E I [N m2], constant along the span
  */
 export function sparCurve(halfSpan: number, mass: number, wingMass: number, chords: { eta: number[]; chord: number[] }, stiffness: number, stations = 80): SparCurve {
-  const g = 9.80665, n = stations, b = halfSpan;
+  const g = G0, n = stations, b = halfSpan;
   const y = Array.from({ length: n + 1 }, (_, i) => (b * i) / n);
   const chordAt = (eta: number) => interpolateLinear(chords.eta, chords.chord, eta);
   const chordSum = y.reduce((s, v, i) => s + chordAt(v / b) * (i === 0 || i === n ? 0.5 : 1), 0) * (b / n);

@@ -97,8 +97,7 @@ function integrate(rows: readonly LogRow[], f: (r: LogRow) => number, from = -In
 }
 
 /**
- * Reduces a log for one loading.
- * @param straights half turns and straights are not needed: laps are found by passing the middle of the course
+ * Reduces a log for one loading. The course need not be known: laps are found by passing the middle of what was flown.
  */
 export function reduceLog(raw: readonly LogRow[], loading: string): Reduced {
   const { rows, remarks } = cleanLog(raw);
