@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plateFriction } from '../src/drag';
-import { contourFacts, contourFromPoints, inviscidAt, marchLayer, naca4, polarOf, solveInviscid, camberAt, faces } from '../src/section';
+import { contourFacts, contourFromPoints, inviscidAt, naca4, solveInviscid, camberAt, faces } from '../src/section';
 import { interpolateLinear } from '../src/numeric';
 
 const DEG = Math.PI / 180;

@@ -8,3 +8,4 @@ export { bracketIndex, interpolateLinear, splineCurvatures, splineValue, trapezi
 export { contentKey, stableJson } from './contentKey';
 export { updateLinear } from './bayes';
 export type { BayesUpdate } from './bayes';
+export { luInPlace, luSolveInPlace } from './dense';

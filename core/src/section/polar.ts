@@ -1,24 +1,22 @@
 /**
- * Lift, drag and moment of a section at one Reynolds number: inviscid panels plus a one-way
- * boundary layer. The layer's displacement at the trailing edge turns the effective angle, and a
- * separated tail lowers lift by Kirchhoff's free-streamline factor ((1 + sqrt f) / 2)^2
- * (Thwaites (ed.), Incompressible Aerodynamics, 1960). Drag by Squire and Young, ARC R&M 1838, 1937.
- * Range: Re 3e4 to 1e7 and thickness 5 to 20 %; outside, and past the stall, points say so.
+ * Polars of a section: the coupled solution walked over angles, largest lift and stall angle, what happens beyond,
+ * and tables over Reynolds numbers.
+ * Range: Re 2e4 to 2e7. Points that did not settle are marked and carry no invented numbers: they are left out of
+ * every table, and beyond the stall the flat-plate extension of `stall.ts` takes over, marked as such.
  */
-import { clamp, interpolateLinear, requireInRange } from '../numeric';
-import { marchLayer, type LayerEnd } from './boundaryLayer';
-import { inviscidAt, solveInviscid, type InviscidBasis } from './panels';
+import { clamp, contentKey, interpolateLinear, requireInRange } from '../numeric';
 import type { Contour } from './contour';
+import { FREE, prepareSection, solveFlow, type FlowOptions, type FlowState, type PreparedSection } from './coupled';
+import { pointOf, type FlowPoint } from './flowPoint';
+import { inviscidAt, solveInviscid, type InviscidBasis } from './panels';
+import { beyondStall } from './stall';
 
-export interface PolarPoint {
-  /** [rad] */ alpha: number;
-  cl: number;
-  cd: number;
-  /** about the quarter chord */ cm: number;
-  /** transition on the upper face, fraction of its arc */ transitionUpper: number;
-  /** attached share of the upper face */ attached: number;
-  bubble: number;
-  /** past the largest lift: estimate only */ stalled: boolean;
+const DEG = Math.PI / 180;
+
+export interface PolarPoint extends FlowPoint {
+  /** past the largest lift of its side */ stalled: boolean;
+  /** solved: the coupled flow; extended: flat-plate law beyond the stall; table: measurements and theory */
+  how: 'solved' | 'extended' | 'table';
 }
 
 export interface Polar {
@@ -26,110 +24,232 @@ export interface Polar {
   readonly points: readonly PolarPoint[];
   readonly clMax: number;
   readonly clMin: number;
-  readonly alphaStall: number;
+  /** [rad] */ readonly alphaStall: number;
+  /** asked for and not settled [rad] */ readonly missed: readonly number[];
+  readonly confidence: 'good' | 'fair' | 'low';
   readonly warnings: readonly string[];
   /** lift and drag of the points that are not stalled, lift ascending: the lookup tables */
   readonly attachedCl: readonly number[];
   readonly attachedCd: readonly number[];
 }
 
-const DEG = Math.PI / 180;
-
-/** Surface speed split at the stagnation point: [upper, lower], each from the stagnation point aft. */
-function splitAtStagnation(basis: InviscidBasis, speed: Float64Array): { s: Float64Array; u: Float64Array }[] {
-  const n = speed.length;
-  let k = 1;
-  while (k < n - 1 && speed[k] * speed[0] > 0) k++;
-  const sZero = basis.arc[k - 1] + ((basis.arc[k] - basis.arc[k - 1]) * speed[k - 1]) / (speed[k - 1] - speed[k]);
-  const side = (idx: number[]) => {
-    const s = new Float64Array(idx.length + 1), u = new Float64Array(idx.length + 1);
-    idx.forEach((i, j) => { s[j + 1] = Math.max(Math.abs(basis.arc[i] - sZero), s[j] + 1e-7); u[j + 1] = Math.max(1e-4, Math.abs(speed[i])); });
-    return { s, u };
-  };
-  return [side(Array.from({ length: k }, (_, j) => k - 1 - j)), side(Array.from({ length: n - k }, (_, j) => k + j))];
+export interface SweepHooks {
+  /** called after every point; return false to stop */ onPoint?: (done: number, point: FlowPoint | null) => boolean;
 }
 
-/** Squire and Young: drag of one face from its end state. */
-function faceDrag(end: LayerEnd): number {
-  const H = Math.min(end.shape, 2.4);
-  return 2 * end.theta * end.edgeSpeed ** ((H + 5) / 2);
+/** A contour ready for any number of polars. */
+export function prepareContour(contour: Contour): PreparedSection { return prepareSection(solveInviscid(contour)); }
+
+/** Angle where the flow without layers has this lift [rad]. */
+function angleOfLift(basis: InviscidBasis, cl: number): number {
+  const a = inviscidAt(basis, 0).cl, b = inviscidAt(basis, 0.05).cl;
+  return (0.05 * (cl - a)) / (b - a);
 }
 
-interface Attached { alpha: number; up: LayerEnd; lo: LayerEnd; /** turning of the flow by the layers [rad] */ turn: number }
+/** Walks from angle to angle, keeping the last good points to start from. */
+class Walker {
+  good: FlowState | null = null;
+  before: FlowState | null = null;
+  constructor(private readonly prep: PreparedSection, private readonly re: number, private readonly opt: FlowOptions) {}
 
-function layersAt(basis: InviscidBasis, alpha: number, reynolds: number): Attached {
-  const [up, lo] = splitAtStagnation(basis, inviscidAt(basis, alpha).speed).map((f) => marchLayer(f.s, f.u, reynolds));
-  return { alpha, up, lo, turn: clamp(up.deltaStar - lo.deltaStar, -0.04, 0.04) };
-}
+  private solve(alpha: number): FlowState | null {
+    const s = solveFlow(this.prep, this.re, this.opt, alpha, this.good, this.before);
+    if (!s.converged) return null;
+    const p = pointOf(this.prep, s, this.re);
+    // a settled point that jumps out of the section's possibilities is no solution
+    if (!(Math.abs(p.cl) < 4 && p.cd > 0 && p.cd < 1)) return null;
+    this.before = this.good;
+    this.good = s;
+    return s;
+  }
 
-/** Lift, drag and moment once the layers and their turning are known. */
-function pointFrom(basis: InviscidBasis, { alpha, up, lo, turn }: Attached): PolarPoint {
-  const eff = inviscidAt(basis, alpha - turn);
-  const f = clamp(eff.cl >= 0 ? up.separation : lo.separation, 0.02, 1);
-  const loss = ((1 + Math.sqrt(f)) / 2) ** 2;
-  const opened = 1 - f;
-  return {
-    alpha,
-    cl: eff.cl * loss,
-    cd: faceDrag(up) + faceDrag(lo) + opened * opened * (0.02 + 1.6 * Math.sin(alpha) ** 2),
-    cm: eff.cm - 0.12 * eff.cl * (1 - loss),
-    transitionUpper: up.transition,
-    attached: f,
-    bubble: Math.max(up.bubble, lo.bubble),
-    stalled: false,
-  };
-}
+  /** A point, by way of points in between when it does not settle at once; null when it never does. */
+  to(alpha: number, depth = 2): FlowState | null {
+    const s = this.solve(alpha);
+    if (s || depth === 0 || !this.good) return s;
+    const from = this.good.alpha;
+    if (Math.abs(alpha - from) < 0.2 * DEG) return null;
+    return this.to(0.5 * (from + alpha), depth - 1) ? this.to(alpha, depth - 1) : null;
+  }
 
-/** The turning, smoothed over neighbouring angles: where a bubble reaches the edge the one-way layer jumps, the real flow does not. */
-function smoothTurn(list: readonly Attached[]): Attached[] {
-  let turns = list.map((p) => p.turn);
-  for (let pass = 0; pass < 3; pass++) turns = turns.map((t, i) => 0.25 * turns[Math.max(0, i - 1)] + 0.5 * t + 0.25 * turns[Math.min(turns.length - 1, i + 1)]);
-  return list.map((p, i) => ({ ...p, turn: turns[i] }));
+  /** A first point at or near an angle. */
+  begin(alpha: number): FlowState | null {
+    for (const d of [0, 1, -1, 2.5, -2.5, 4]) {
+      this.good = null; this.before = null;
+      if (this.solve(alpha + d * DEG)) return this.good;
+    }
+    return null;
+  }
 }
 
 /**
- * Polar of a contour at one Reynolds number, -10 to 18 degrees by one.
- * @param reynolds 1e4 to 2e7
- * @throws DomainError `out-of-range`
+ * The flow at given angles, in the order given back ascending.
+ * @param alphas [rad], any order
+ * @returns a point an angle; null where it did not settle
+ * @throws DomainError `out-of-range` for a Reynolds number outside 1e4 to 2e7
  */
-export function polarOf(contour: Contour, reynolds: number, basis = solveInviscid(contour)): Polar {
+export function analyseAngles(prep: PreparedSection, reynolds: number, alphas: readonly number[], options: FlowOptions = FREE, hooks: SweepHooks = {}): { alpha: number; state: FlowState | null; point: FlowPoint | null }[] {
   requireInRange('Reynolds number', reynolds, 1e4, 2e7);
-  const layers = Array.from({ length: 29 }, (_, i) => layersAt(basis, (i - 10) * DEG, reynolds));
-  const raw = smoothTurn(layers).map((p) => pointFrom(basis, p));
-  const zero = raw.findIndex((p) => p.cl > 0);
-  const firstPeak = (dir: 1 | -1, from: number) => {
-    let i = from;
-    while (raw[i + dir] && dir * raw[i + dir].cl > dir * raw[i].cl) i += dir;
-    return i;
+  const sorted = [...alphas].sort((a, b) => a - b);
+  const out = sorted.map((alpha) => ({ alpha, state: null as FlowState | null, point: null as FlowPoint | null }));
+  const walker = new Walker(prep, reynolds, options);
+  const want = clamp(angleOfLift(prep.basis, 0.5), sorted[0] ?? 0, sorted[sorted.length - 1] ?? 0);
+  let first = 0;
+  sorted.forEach((a, i) => { if (Math.abs(a - want) < Math.abs(sorted[first] - want)) first = i; });
+  if (out.length === 0 || !walker.begin(sorted[first])) return out;
+  const seed = walker.good!;
+  let done = 0, going = true;
+  const run = (from: number, step: 1 | -1) => {
+    walker.good = seed; walker.before = null;
+    let lost = 0;
+    for (let i = from; going && i >= 0 && i < out.length && lost < 4; i += step) {
+      // long steps are taken in short ones
+      const target = out[i].alpha, gap = walker.good ? Math.abs(target - walker.good.alpha) : 0;
+      const legs = Math.min(8, Math.ceil(gap / (2.01 * DEG)));
+      let s: FlowState | null = null;
+      for (let k = 1; k <= Math.max(legs, 1); k++) {
+        const a = walker.good && legs > 1 ? walker.good.alpha + (target - walker.good.alpha) / (legs - k + 1) : target;
+        s = walker.good && Math.abs(walker.good.alpha - a) < 1e-9 ? walker.good : walker.to(a);
+      }
+      lost = s ? 0 : lost + 1;
+      out[i].state = s;
+      out[i].point = s ? pointOf(prep, s, reynolds) : null;
+      going = hooks.onPoint?.(++done, out[i].point) ?? true;
+    }
   };
-  const top = firstPeak(1, Math.max(0, zero)), bottom = firstPeak(-1, Math.max(0, zero));
+  run(first, 1);
+  if (going) run(first - 1, -1);
+  return out;
+}
+
+/** Largest of a peaked list by a parabola through its top and its neighbours; never beyond twice the rise. */
+function peak(points: readonly FlowPoint[], sign: 1 | -1): { cl: number; alpha: number; at: number } {
+  let at = 0;
+  points.forEach((p, i) => { if (sign * p.cl > sign * points[at].cl) at = i; });
+  const b = points[at], a = points[at - 1], c = points[at + 1];
+  if (!a || !c) return { cl: b.cl, alpha: b.alpha, at };
+  const h1 = b.alpha - a.alpha, h2 = c.alpha - b.alpha, d1 = (b.cl - a.cl) / h1, d2 = (c.cl - b.cl) / h2;
+  const curve = (d2 - d1) / (h1 + h2), slope = d1 + curve * h1;
+  const shift = curve === 0 ? 0 : clamp(-slope / (2 * curve), -h1 / 2, h2 / 2);
+  return { cl: b.cl + slope * shift + curve * shift * shift, alpha: b.alpha + shift, at };
+}
+
+export interface PolarOptions extends FlowOptions { /** [rad] */ step: number }
+const STEP: PolarOptions = { ...FREE, step: 1.5 * DEG };
+const LOWEST = -12 * DEG, HIGHEST = 22 * DEG, SHOWN_TO = 24 * DEG;
+
+/** Walks one way until lift has clearly fallen, or the end of the range. */
+function walkOut(prep: PreparedSection, walker: Walker, re: number, step: number, missed: number[], hooks: SweepHooks, count: { done: number }): FlowPoint[] {
+  const out: FlowPoint[] = [];
+  const sign = Math.sign(step);
+  let alpha = walker.good!.alpha, best = -Infinity, falls = 0, lost = 0;
+  for (;;) {
+    // shorter steps where the aft flow begins to let go, so that the top is met
+    const last = out[out.length - 1];
+    const near = last !== undefined && (sign > 0 ? last.separationUpper : last.separationLower) < 0.97;
+    alpha += near ? 0.67 * step : step;
+    if (alpha > HIGHEST || alpha < LOWEST) break;
+    const s = walker.to(alpha);
+    if (!s) { missed.push(alpha); if (++lost > 2) break; continue; }
+    lost = 0;
+    const p = pointOf(prep, s, re);
+    out.push(p);
+    if (hooks.onPoint && !hooks.onPoint(++count.done, p)) break;
+    if (sign * p.cl > best + 1e-4) { best = sign * p.cl; falls = 0; } else if (++falls >= 2) break;
+  }
+  return out;
+}
+
+/** Polar of a prepared contour at one Reynolds number; see `polarOf`. */
+export function polarOfPrepared(prep: PreparedSection, reynolds: number, options: PolarOptions = STEP, hooks: SweepHooks = {}): Polar {
+  requireInRange('Reynolds number', reynolds, 1e4, 2e7);
+  const walker = new Walker(prep, reynolds, options);
+  const missed: number[] = [], count = { done: 0 };
   const warnings: string[] = [];
-  if (reynolds < 6e4) warnings.push('Below a Reynolds number of 60 000 laminar bubbles decide; this estimate is rough there.');
-  const attached = raw.slice(bottom, top + 1);
+  const begun = walker.begin(Math.round(angleOfLift(prep.basis, 0.5) / options.step) * options.step);
+  if (!begun) return nothing(reynolds);
+  const middle = pointOf(prep, begun, reynolds);
+  const up = walkOut(prep, walker, reynolds, options.step, missed, hooks, count);
+  walker.good = begun; walker.before = null;
+  const down = walkOut(prep, walker, reynolds, -options.step, missed, hooks, count);
+  const raw = [...down.reverse(), middle, ...up];
+  const top = peak(raw, 1), bottom = peak(raw, -1);
+  if (reynolds < 3e4) warnings.push('Below a Reynolds number of 30 000 the method is outside its range: an order of size.');
+  if (missed.length > 0) warnings.push(`${missed.length} ${missed.length === 1 ? 'angle' : 'angles'} did not settle and ${missed.length === 1 ? 'is' : 'are'} left out.`);
+  if (top.at === raw.length - 1) warnings.push('The largest lift lies at the last angle that settled; the real one may be higher.');
+  const points: PolarPoint[] = raw.map((p, i) => ({ ...p, how: 'solved', stalled: i > top.at || i < bottom.at }));
+  points.push(...extension(points, options.step));
+  const attached = points.filter((p) => !p.stalled).sort((a, b) => a.cl - b.cl);
   return {
-    reynolds,
-    attachedCl: attached.map((p) => p.cl),
-    attachedCd: attached.map((p) => p.cd),
-    points: raw.map((p, i) => ({ ...p, stalled: i > top || i < bottom })),
-    clMax: raw[top].cl,
-    clMin: raw[bottom].cl,
-    alphaStall: raw[top].alpha,
-    warnings,
+    reynolds, points, clMax: top.cl, clMin: bottom.cl, alphaStall: top.alpha, missed, warnings,
+    confidence: reynolds < 3e4 || missed.length > raw.length / 6 ? 'low' : reynolds < 6e4 || top.at === raw.length - 1 ? 'fair' : 'good',
+    attachedCl: attached.map((p) => p.cl), attachedCd: attached.map((p) => p.cd),
   };
+}
+
+function nothing(reynolds: number): Polar {
+  return { reynolds, points: [], clMax: 0, clMin: 0, alphaStall: 0, missed: [0], confidence: 'low', warnings: ['No angle settled: the shape is outside what the method can do.'], attachedCl: [], attachedCd: [] };
+}
+
+/** Points past the last settled one, by the flat-plate law. */
+function extension(points: readonly PolarPoint[], step: number): PolarPoint[] {
+  const last = points[points.length - 1];
+  if (!(last && last.alpha > 0.05 && last.cl > 0)) return [];
+  const out: PolarPoint[] = [];
+  for (let a = last.alpha + 2 * step; a <= SHOWN_TO + 1e-9; a += 2 * step) {
+    const e = beyondStall(a, last);
+    out.push({ ...last, alpha: a, cl: e.cl, cd: e.cd, stalled: true, how: 'extended', bubble: null });
+  }
+  return out;
+}
+
+const memory = new Map<string, Polar>();
+const MEMORY_LIMIT = 400;
+
+/** Key of a polar by the content of everything it depends on. */
+export function polarKey(contour: Contour, reynolds: number, options: PolarOptions = STEP): string {
+  return contentKey([Array.from(contour.xy, (v) => Math.round(v * 1e7)), Math.round(reynolds), options, 'coupled-1']);
+}
+/** Puts a polar computed elsewhere (another worker, the database) where `polarOf` finds it. */
+export function rememberPolar(key: string, polar: Polar): void {
+  if (memory.size >= MEMORY_LIMIT) memory.delete(memory.keys().next().value!);
+  memory.set(key, polar);
+}
+export function recallPolar(key: string): Polar | undefined { return memory.get(key); }
+
+/**
+ * Polar of a contour at one Reynolds number: from the middle outwards to both stalls.
+ * Kept by content, so that the same section is computed once.
+ * @param reynolds 1e4 to 2e7
+ * @throws DomainError `out-of-range`, or `singular` for a contour that cannot be panelled
+ */
+export function polarOf(contour: Contour, reynolds: number, options: PolarOptions = STEP, prep?: PreparedSection): Polar {
+  const key = polarKey(contour, reynolds, options);
+  const known = memory.get(key);
+  if (known) return known;
+  const polar = polarOfPrepared(prep ?? prepareContour(contour), reynolds, options);
+  rememberPolar(key, polar);
+  return polar;
 }
 
 /** A section's polars over Reynolds numbers, ascending; linear in log Re and in cl on the attached range. */
 export interface PolarSet { readonly polars: readonly Polar[]; readonly zeroLift: number; readonly moment: number }
 
-export function polarSet(contour: Contour, reynolds: readonly number[]): PolarSet {
-  const basis = solveInviscid(contour);
-  const zero = inviscidAt(basis, 0);
-  const slope = inviscidAt(basis, 0.05).cl - zero.cl;
-  return { polars: reynolds.map((re) => polarOf(contour, re, basis)), zeroLift: (-0.05 * zero.cl) / slope, moment: zero.cm };
+/** Angle of no lift and moment there of the flow without layers. */
+export function freeMoments(basis: InviscidBasis): { zeroLift: number; moment: number } {
+  const zero = inviscidAt(basis, 0), slope = inviscidAt(basis, 0.05).cl - zero.cl;
+  return { zeroLift: (-0.05 * zero.cl) / slope, moment: zero.cm };
+}
+
+export function polarSet(contour: Contour, reynolds: readonly number[], options: PolarOptions = STEP): PolarSet {
+  let prep: PreparedSection | undefined;
+  const polars = reynolds.map((re) => recallPolar(polarKey(contour, re, options)) ?? polarOf(contour, re, options, (prep ??= prepareContour(contour))));
+  return { polars: polars.filter((p) => p.attachedCl.length > 1), ...freeMoments(prep?.basis ?? solveInviscid(contour)) };
 }
 
 function blend(set: PolarSet, reynolds: number, of: (p: Polar) => number): number {
   const { polars } = set;
+  if (polars.length === 0) return NaN;
   let i = 0;
   while (i < polars.length - 2 && polars[i + 1].reynolds < reynolds) i++;
   if (polars.length === 1) return of(polars[0]);
