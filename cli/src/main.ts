@@ -4,18 +4,23 @@ import { parseArgs } from 'node:util';
 import { assess, type Ledger } from '@skiametra/core/assess';
 import { bitternProject } from '@skiametra/core/demo';
 import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile } from '@skiametra/core/design';
+import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
+import { SECTION_OPTIONS, sectionCommand } from './section';
+import { UsageError } from './usage';
 
 interface Out { write(text: string): unknown }
 
-class UsageError extends Error {}
 
 const HELP = `skia schema                              the JSON Schema of a project file
 skia demo bittern                        a demo project as a project file
 skia assess FILE [--loading NAME]        the ledger of the newest version in a project file, or of one design document
 skia log FILE [--loading NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
+skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--xtr-top X] [--xtr-bottom X]
+             [--flap HINGE,DEG] [--inviscid [--cp]]
+                                         lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
 skia help                                this text
 `;
 
@@ -56,7 +61,7 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
 }
 
 async function run(args: string[], out: Out): Promise<void> {
-  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
@@ -66,6 +71,11 @@ async function run(args: string[], out: Out): Promise<void> {
     const demo = operand !== undefined && Object.hasOwn(DEMOS, operand) ? DEMOS[operand] : undefined;
     if (!demo) throw new UsageError(`Name a demo: ${Object.keys(DEMOS).join(', ')}.`);
     json(demo());
+    return;
+  }
+  if (command === 'section') {
+    if (operand !== undefined) throw new UsageError(`“${operand}” is one word too many; name the section with --airfoil.`);
+    json(await sectionCommand(values));
     return;
   }
   if (command === 'assess') {
@@ -90,13 +100,15 @@ async function run(args: string[], out: Out): Promise<void> {
   throw new UsageError(`“${command}” is not a command; try skia help.`);
 }
 
+const sentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
+
 /** @returns exit status: 0, or 2 after one sentence on `err` */
 export async function main(args: string[], out: Out, err: Out): Promise<number> {
   try {
     await run(args, out);
     return 0;
   } catch (e) {
-    if (e instanceof UsageError) { err.write(`${e.message}\n`); return 2; }
+    if (e instanceof UsageError || e instanceof DomainError) { err.write(`${e instanceof DomainError ? sentence(e.message) : e.message}\n`); return 2; }
     if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) { err.write(`${e.message.split('\n')[0].split('. To specify')[0]}\n`); return 2; }
     throw e;
   }

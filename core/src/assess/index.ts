@@ -1,5 +1,6 @@
 export { assess, sensitivities } from './assess';
-export { contourOf, POLAR_REYNOLDS } from './prepare';
+export { missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
+export type { PolarTask } from './prepare';
 export type { StepCache } from './prepare';
 export { QUANTITIES, quantityDef, inputsOf } from './quantities';
 export type { QuantityDef } from './quantities';

@@ -3,11 +3,11 @@
  * Each is kept in the caller's cache under the key of its own inputs.
  */
 import { airAt, type Air } from '../air';
-import type { Brief, Design, SectionShape } from '../design';
-import { contentKey } from '../numeric';
+import type { Brief, Design, Section } from '../design';
+import { contentKey, DomainError } from '../numeric';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
-import { contourFacts, contourFromPoints, naca4, polarSet, type Contour, type ContourFacts, type PolarSet } from '../section';
+import { contourFacts, modelOptions, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type PolarSet, type SectionModel } from '../section';
 import { bodyMomentSlope, linearAero, planformOf, solveLattice, type LatticeSolution, type Planform } from '../surface';
 
 /** Results of earlier runs, by step and content. Owned by the caller. */
@@ -37,10 +37,29 @@ export interface Prepared {
 }
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
-export const POLAR_REYNOLDS = [4e4, 8e4, 1.6e5, 3.2e5, 6.4e5];
+export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
 
-export function contourOf(shape: SectionShape): Contour {
-  return shape.kind === 'naca4' ? naca4(shape.digits) : contourFromPoints(shape.points);
+/** What a section of a design is computed from. @throws DomainError naming what is wrong with the shape */
+export function modelOf(section: Pick<Section, 'shape' | 'change'>, n?: number): SectionModel {
+  return sectionModel(section.shape, section.change ?? null, n);
+}
+
+/** One polar that an assessment will want. */
+export interface PolarTask { key: string; section: Pick<Section, 'shape' | 'change'>; reynolds: number }
+
+/** The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that cannot be drawn has none. */
+export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
+  const out = new Map<string, PolarTask>();
+  for (const { shape, change } of design.sections) {
+    let model: SectionModel;
+    try { model = modelOf({ shape, change }, TABLE_POINTS); } catch { continue; }
+    if (model.flow.kind !== 'coupled') continue;
+    for (const reynolds of POLAR_REYNOLDS) {
+      const key = polarKey(model.flow.contour, reynolds, modelOptions(model));
+      if (!recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
+    }
+  }
+  return [...out.values()];
 }
 
 /** @throws DomainError from a section or a lattice that cannot be computed */
@@ -48,10 +67,13 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const air = airAt(brief.site.elevation, brief.site.temperature);
   const contours = new Map<string, Contour>(), facts = new Map<string, ContourFacts>(), polars = new Map<string, PolarSet>();
   for (const s of design.sections) {
-    const c = cached(cache, 'contour', s.shape, () => contourOf(s.shape));
-    contours.set(s.id, c);
-    facts.set(s.id, cached(cache, 'facts', s.shape, () => contourFacts(c)));
-    polars.set(s.id, cached(cache, 'polars', [s.shape, POLAR_REYNOLDS], () => polarSet(c, POLAR_REYNOLDS)));
+    const inputs = [s.shape, s.change ?? null];
+    const model = cached(cache, 'contour', inputs, () => modelOf(s, TABLE_POINTS));
+    contours.set(s.id, model.outline);
+    facts.set(s.id, cached(cache, 'facts', inputs, () => contourFacts(model.outline)));
+    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () => modelPolars(model, POLAR_REYNOLDS));
+    if (set.polars.length === 0) throw new DomainError('out-of-range', `no flow about section ${s.name} could be found; look at its outline`, { section: s.id });
+    polars.set(s.id, set);
   }
   const by = (role: string) => design.surfaces.find((s) => s.role === role);
   const wing = planformOf(by('wing')!);

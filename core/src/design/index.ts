@@ -1,5 +1,5 @@
-export { BASES, FACTOR_IDS, SCHEMA_VERSION, briefSchema, calibrationSchema, designSchema, documentSchema, itemSchema, requirementSchema, sectionSchema, surfaceSchema } from './schema';
-export type { Basis, Brief, Calibration, Design, DesignDocument, FactorId, Item, Loading, Requirement, Section, SectionShape, Station, Surface } from './schema';
+export { BASES, FACTOR_IDS, SCHEMA_VERSION, briefSchema, calibrationSchema, designSchema, documentSchema, itemSchema, measuredPolarSchema, requirementSchema, sectionChoiceSchema, sectionSchema, shapeSchema, surfaceSchema } from './schema';
+export type { Basis, Brief, Calibration, Design, DesignDocument, FactorId, Item, Loading, Requirement, MeasuredPolar, Section, SectionChoice, SectionShape, Station, Surface } from './schema';
 export { HANDLING, measurementSchema, testBodySchema } from './testSchema';
 export type { Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';

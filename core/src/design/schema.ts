@@ -77,17 +77,57 @@ export type Requirement = z.infer<typeof requirementSchema>;
 // ---- design ------------------------------------------------------------------------------------
 const pointSchema = z.tuple([between(-0.5, 1.5), between(-1, 1)]);
 
+const fourDigits = z.string().regex(/^\d{4}$/, 'must be four digits');
+const share = between(0, 1);
+const weights = z.array(between(-2, 2)).min(2).max(10);
+const sheet = { camber: between(-0.3, 0.3), at: between(0.1, 0.9), thickness: between(0.0005, 0.1) };
+
+const plainShapes = [
+  z.strictObject({ kind: z.literal('naca4'), digits: fourDigits }),
+  /** modified 4-digit, as 2412-63: nose index and tenths of the largest thickness */
+  z.strictObject({ kind: z.literal('naca4m'), digits: fourDigits, nose: z.int().min(0).max(9), at: z.int().min(2).max(6) }),
+  z.strictObject({ kind: z.literal('naca5'), digits: z.string().regex(/^\d{5}$/, 'must be five digits') }),
+  z.strictObject({ kind: z.literal('classShape'), upper: weights, lower: weights }),
+  z.strictObject({ kind: z.literal('points'), points: z.array(pointSchema).min(10).max(1000) }),
+  z.strictObject({ kind: z.literal('plate'), ...sheet }),
+  z.strictObject({ kind: z.literal('film'), ...sheet }),
+  z.strictObject({ kind: z.literal('folded'), corners: z.array(pointSchema).min(2).max(8), thickness: between(0.0005, 0.1) }),
+] as const;
+export const plainShapeSchema = z.discriminatedUnion('kind', [...plainShapes]);
+
+export const shapeSchema = z.discriminatedUnion('kind', [
+  ...plainShapes,
+  z.strictObject({ kind: z.literal('stepped'), digits: fourDigits, steps: z.array(z.strictObject({ face: z.enum(['upper', 'lower']), at: between(0.1, 0.95), depth: between(0.002, 0.15) })).min(1).max(2) }),
+  z.strictObject({ kind: z.literal('blend'), a: plainShapeSchema, b: plainShapeSchema, share }),
+]);
+
+/** A polar somebody measured: angle [rad] where known, lift and drag coefficients. */
+export const measuredPolarSchema = z.strictObject({
+  name: label,
+  reynolds: between(1e3, 1e8),
+  points: z.array(z.strictObject({ alpha: between(-1.6, 1.6).nullable(), cl: between(-4, 4), cd: between(0, 3).nullable() })).min(1).max(300),
+});
+
 export const sectionSchema = z.strictObject({
   id,
   name: label,
-  shape: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('naca4'), digits: z.string().regex(/^\d{4}$/, 'must be four digits') }),
-    z.strictObject({ kind: z.literal('points'), points: z.array(pointSchema).min(10).max(1000) }),
-  ]),
+  shape: shapeSchema,
+  /** factors on thickness and camber, and a hinged flap [rad, down positive] */
+  change: z.strictObject({ thickness: between(0.2, 3), camber: between(-3, 3), flap: z.strictObject({ hinge: between(0.4, 0.95), angle: between(-0.7, 0.7) }).nullable() }).optional(),
+  measured: z.array(measuredPolarSchema).max(6).optional(),
   note: label,
+});
+
+/** What a section is chosen by: the lift it works at, what counts how much, and how badly it may be built. */
+export const sectionChoiceSchema = z.strictObject({
+  lift: between(-0.5, 2),
+  weights: z.record(z.enum(['clMax', 'glide', 'lowDrag', 'moment', 'sparDepth', 'flatBottom', 'tolerance']), between(0, 10)),
+  errors: z.strictObject({ thickness: between(0, 0.3), camber: between(0, 0.02), nose: between(0, 0.6), edge: between(0, 0.02) }),
 });
 export type SectionShape = z.infer<typeof sectionSchema>['shape'];
 export type Section = z.infer<typeof sectionSchema>;
+export type SectionChoice = z.infer<typeof sectionChoiceSchema>;
+export type MeasuredPolar = z.infer<typeof measuredPolarSchema>;
 
 const stationSchema = z.strictObject({
   /** distance from the root along the span [m] */ y: between(0, 10),
@@ -156,6 +196,7 @@ export type Loading = z.infer<typeof loadingSchema>;
 
 export const designSchema = z.strictObject({
   sections: z.array(sectionSchema).min(1).max(40),
+  sectionChoice: sectionChoiceSchema.optional(),
   surfaces: z.array(surfaceSchema).min(1).max(8),
   body: bodySchema,
   dragItems: z.array(z.strictObject({ id, name: label, dragArea: between(0, 5), note: label })).max(40),

@@ -41,7 +41,7 @@ function selfIntersects(p: readonly (readonly [number, number])[]): boolean {
  * scaled to chord 1 with the nose at the origin, an open trailing edge closed by a wedge, repanelled.
  * @throws DomainError `bad-shape` when it cannot be mended: fewer than 10 distinct points, or crossing itself
  */
-export function contourFromPoints(points: readonly (readonly [number, number])[], n = 161): Contour {
+export function contourFromPoints(points: readonly (readonly [number, number])[], n = 160): Contour {
   if (points.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1]))) throw new DomainError('not-finite', 'a point is not a number');
   let p = points.filter((q, i) => i === 0 || Math.abs(q[0] - points[i - 1][0]) + Math.abs(q[1] - points[i - 1][1]) > 1e-9);
   if (p.length < 10) throw new DomainError('bad-shape', 'a section needs at least 10 distinct points', { got: p.length });
@@ -146,7 +146,7 @@ export function contourFacts(contour: Contour): ContourFacts {
     const x = i / N;
     const up = interpolateLinear(u.x, u.y, x), lo = interpolateLinear(l.x, l.y, x);
     if (up - lo > out.thickness) { out.thickness = up - lo; out.thicknessAt = x; }
-    if (Math.abs(0.5 * (up + lo)) > Math.abs(out.camber)) { out.camber = 0.5 * (up + lo); out.camberAt = x; }
+    if (x >= 0.02 && x <= 0.98 && Math.abs(0.5 * (up + lo)) > Math.abs(out.camber)) { out.camber = 0.5 * (up + lo); out.camberAt = x; }
   }
   const { xy } = contour;
   const n = xy.length / 2;

@@ -99,6 +99,7 @@ export class PointSolver {
   private readonly pt: Float64Array;
   private readonly rhs: Float64Array;
   private readonly dStag: Float64Array;
+  private flips = 0;
   private missStag = 0;
   /** stands in for the first node of a face, which may lie anywhere between stagnation point and one panel aft */
   private headX = 0;
@@ -261,7 +262,8 @@ export class PointSolver {
   private restagnate(): void {
     const { s } = this;
     const old = s.stagnation, k = this.findStagnation(old);
-    if (k === old) return;
+    // a stagnation point that lies on a node would change its face at every step: after a few it stays
+    if (k === old || (Math.abs(k - old) === 1 && ++this.flips > 6)) return;
     const donor = k > old ? old - 1 : old;
     for (let i = Math.min(old, k); i < Math.max(old, k); i++) {
       s.theta[i] = s.theta[donor]; s.dstar[i] = Math.min(s.dstar[donor], 2.3 * s.theta[donor]); s.c[i] = 0; s.turbulent[i] = 0;
@@ -533,7 +535,7 @@ export function setTrace(f: typeof trace): void { trace = f; }
  * @param alpha [rad] @param from a neighbouring point to start from, or null; @param before the one before that
  * @returns the state, `converged` false when Newton did not settle within `limit` steps
  */
-export function solveFlow(prep: PreparedSection, re: number, opt: FlowOptions, alpha: number, from: FlowState | null, before: FlowState | null = null, limit = 40): FlowState {
+export function solveFlow(prep: PreparedSection, re: number, opt: FlowOptions, alpha: number, from: FlowState | null, before: FlowState | null = null, limit = 36): FlowState {
   let s: FlowState | null = null, spent = 0;
   const attempt = (a: FlowState | null, b: FlowState | null, steps: number): boolean => {
     s = new PointSolver(prep, re, opt, alpha, a, b).run(steps);
@@ -542,7 +544,6 @@ export function solveFlow(prep: PreparedSection, re: number, opt: FlowOptions, a
     return s.converged;
   };
   if (from && before && attempt(from, before, limit >> 1)) return s!;
-  if (from && attempt(from, null, limit)) return s!;
-  attempt(null, null, limit);
+  attempt(from, null, limit);
   return s!;
 }

@@ -52,7 +52,7 @@ function camberOf(digits: string): (x: number) => Line {
  * @param digits four digits: camber %, its place in tenths, thickness % (03 to 30)
  * @param n points, 41 to 401
  */
-export function naca4(digits: string, n = 161): Contour {
+export function naca4(digits: string, n = 160): Contour {
   if (!/^\d{4}$/.test(digits)) throw new DomainError('bad-shape', 'a NACA 4-digit name has four digits', { digits });
   return lay(camberOf(digits), halfThickness(thicknessOf(digits.slice(2), digits)), n);
 }
@@ -61,7 +61,7 @@ export function naca4(digits: string, n = 161): Contour {
  * Modified NACA 4-digit section, such as `2412-63`.
  * @param digits the four digits; @param nose nose index 0 to 9 (6 the ordinary radius, 0 sharp); @param at tenths of the largest thickness, 2 to 6
  */
-export function naca4Modified(digits: string, nose: number, at: number, n = 161): Contour {
+export function naca4Modified(digits: string, nose: number, at: number, n = 160): Contour {
   if (!/^\d{4}$/.test(digits)) throw new DomainError('bad-shape', 'a NACA 4-digit name has four digits', { digits });
   if (!(Number.isInteger(nose) && nose >= 0 && nose <= 9 && Number.isInteger(at) && at >= 2 && at <= 6)) throw new DomainError('out-of-range', 'the digits after the dash are a nose index of 0 to 9 and a place of thickness of 2 to 6 tenths', { nose, at });
   const t = thicknessOf(digits.slice(2), digits);
@@ -87,7 +87,7 @@ const FIVE: Record<string, [m: number, k1: number, ratio?: number]> = {
  * NACA 5-digit section: `23012`; a third digit of 1 gives a reflexed camber line, `23112`.
  * @param digits design lift in 20/3 of the first digit per hundred, place of camber in twentieths, 0 plain or 1 reflexed, thickness %
  */
-export function naca5(digits: string, n = 161): Contour {
+export function naca5(digits: string, n = 160): Contour {
   const row = /^[1-6]\d[01]\d\d$/.test(digits) ? FIVE[digits.slice(1, 3)] : undefined;
   if (!row) throw new DomainError('bad-shape', 'a NACA 5-digit name is like 23012, or 23112 for a reflexed line; the second digit is 1 to 5 (2 to 5 when reflexed)', { digits });
   const [m, k1, ratio] = row, f = (Number(digits[0]) * 0.15) / 0.3, k = (k1 * f) / 6;
@@ -105,7 +105,7 @@ export function naca5(digits: string, n = 161): Contour {
  * Class-shape section: y = sqrt(x) (1 - x) times a Bernstein polynomial, a face each.
  * @param upper, lower two to ten weights each; the first sets the nose radius (w^2 / 2), upper positive, lower usually negative
  */
-export function classShape(upper: readonly number[], lower: readonly number[], n = 161): Contour {
+export function classShape(upper: readonly number[], lower: readonly number[], n = 160): Contour {
   for (const w of [upper, lower]) if (!(w.length >= 2 && w.length <= 10 && w.every((v) => Math.abs(v) <= 2))) throw new DomainError('out-of-range', 'a class-shape face has 2 to 10 weights of at most 2', { count: w.length });
   const face = (w: readonly number[], x: number): number => {
     const k = w.length - 1;
@@ -126,7 +126,7 @@ export function classShape(upper: readonly number[], lower: readonly number[], n
  * A thin plate bent along a camber line, with a rounded nose and an edge that tapers over its last tenth.
  * @param line camber line over x 0 to 1 @param thickness / chord, 0.002 to 0.1
  */
-export function bentPlate(line: (x: number) => Line, thickness: number, n = 161): Contour {
+export function bentPlate(line: (x: number) => Line, thickness: number, n = 160): Contour {
   const r = thickness / 2;
   const half = (x: number) => {
     const front = x < r ? Math.sqrt(Math.max(0, 2 * r * x - x * x)) : r;

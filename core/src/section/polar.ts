@@ -52,8 +52,8 @@ class Walker {
   before: FlowState | null = null;
   constructor(private readonly prep: PreparedSection, private readonly re: number, private readonly opt: FlowOptions) {}
 
-  private solve(alpha: number): FlowState | null {
-    const s = solveFlow(this.prep, this.re, this.opt, alpha, this.good, this.before);
+  private solve(alpha: number, afresh = false): FlowState | null {
+    const s = solveFlow(this.prep, this.re, this.opt, alpha, afresh ? null : this.good, afresh ? null : this.before);
     if (!s.converged) return null;
     const p = pointOf(this.prep, s, this.re);
     // a settled point that jumps out of the section's possibilities is no solution
@@ -63,13 +63,15 @@ class Walker {
     return s;
   }
 
-  /** A point, by way of points in between when it does not settle at once; null when it never does. */
-  to(alpha: number, depth = 2): FlowState | null {
+  /** A point: from its neighbours, by way of a point in between, or from nothing; null when it never settles. */
+  to(alpha: number): FlowState | null {
     const s = this.solve(alpha);
-    if (s || depth === 0 || !this.good) return s;
-    const from = this.good.alpha;
-    if (Math.abs(alpha - from) < 0.2 * DEG) return null;
-    return this.to(0.5 * (from + alpha), depth - 1) ? this.to(alpha, depth - 1) : null;
+    if (s) return s;
+    if (this.good && Math.abs(alpha - this.good.alpha) > 0.3 * DEG && this.solve(0.5 * (this.good.alpha + alpha))) {
+      const again = this.solve(alpha);
+      if (again) return again;
+    }
+    return this.solve(alpha, true);
   }
 
   /** A first point at or near an angle. */
@@ -134,6 +136,13 @@ function peak(points: readonly FlowPoint[], sign: 1 | -1): { cl: number; alpha: 
   return { cl: b.cl + slope * shift + curve * shift * shift, alpha: b.alpha + shift, at };
 }
 
+/** Largest lift of a list of points, ascending in angle, and its angle [rad]; null for an empty list. `inside` is false when it lies at the end. */
+export function largestLift(points: readonly FlowPoint[]): { cl: number; alpha: number; inside: boolean } | null {
+  if (points.length === 0) return null;
+  const p = peak(points, 1);
+  return { cl: p.cl, alpha: p.alpha, inside: p.at < points.length - 1 };
+}
+
 export interface PolarOptions extends FlowOptions { /** [rad] */ step: number }
 const STEP: PolarOptions = { ...FREE, step: 1.5 * DEG };
 const LOWEST = -12 * DEG, HIGHEST = 22 * DEG, SHOWN_TO = 24 * DEG;
@@ -150,7 +159,7 @@ function walkOut(prep: PreparedSection, walker: Walker, re: number, step: number
     alpha += near ? 0.67 * step : step;
     if (alpha > HIGHEST || alpha < LOWEST) break;
     const s = walker.to(alpha);
-    if (!s) { missed.push(alpha); if (++lost > 2) break; continue; }
+    if (!s) { missed.push(alpha); if (++lost > 1 || sign < 0) break; continue; }
     lost = 0;
     const p = pointOf(prep, s, re);
     out.push(p);
