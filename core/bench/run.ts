@@ -8,7 +8,7 @@ import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
 import { buildDrive, operate } from '../src/power';
 import { calibrate } from '../src/refine';
-import { naca4, polarOf } from '../src/section';
+import { analyseAngles, naca4, polarOfPrepared, prepareContour, TABLE_POINTS } from '../src/section';
 import { solveLattice } from '../src/surface';
 
 function median(task: (k: number) => unknown, repeats: number): number {
@@ -31,10 +31,11 @@ assess(doc.brief, doc.design, doc.calibration, warm);
 const lu = median(() => solveDense(matrix, rhs), 15);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
-  'assess, first time': [median(() => assess(doc.brief, doc.design, doc.calibration), 5), 'demo, ten loadings, uncertainty of every number, empty cache'],
+  'assess, first time': [median(() => assess(doc.brief, doc.design, doc.calibration), 5), 'demo, ten loadings, uncertainty of every number, empty cache but for the section polars'],
   'assess, mass edited': [median((k) => assess(doc.brief, setPath(doc.design, 'items.battery.x', 0.2 + 1e-5 * k), doc.calibration, warm), 15), 'demo, sections and lattice reused'],
   'assess, wing edited': [median((k) => assess(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.27 + 1e-4 * k), doc.calibration, warm), 7), 'demo, sections reused'],
-  'section polar': [median(() => polarOf(naca4('4412'), 2e5), 9), '29 angles, 160 panels'],
+  'section polar, 37 points': [median(() => analyseAngles(prepareContour(naca4('4412')), 2e5, Array.from({ length: 37 }, (_, i) => ((i - 8) * Math.PI) / 360)), 3), '-4 to 14 degrees by a half at Re 2e5, 160 points, coupled; panels and their response included'],
+  'section table': [median(() => polarOfPrepared(prepareContour(naca4('4412', TABLE_POINTS)), 2e5), 3), 'both stalls at one Reynolds number, 100 points, as the assessment uses it'],
   lattice: [median(() => solveLattice(doc.design, contours), 9), 'wing and tail, 88 panels a side'],
   'operating point': [median(() => { for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5); }, 9) / 100, 'one throttle and speed'],
   calibrate: [median(() => calibrate(priorCalibration(), [{ brief: doc.brief, design: doc.design, measurements: [{ quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false }] }], [], warm), 3), 'one flight, three rounds'],

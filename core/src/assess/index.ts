@@ -1,5 +1,5 @@
 export { assess, sensitivities } from './assess';
-export { missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
+export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
 export type { PolarTask } from './prepare';
 export type { StepCache } from './prepare';
 export { QUANTITIES, quantityDef, inputsOf } from './quantities';

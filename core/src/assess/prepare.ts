@@ -7,7 +7,7 @@ import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
-import { contourFacts, modelOptions, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type PolarSet, type SectionModel } from '../section';
+import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
 import { bodyMomentSlope, linearAero, planformOf, solveLattice, type LatticeSolution, type Planform } from '../surface';
 
 /** Results of earlier runs, by step and content. Owned by the caller. */
@@ -60,6 +60,11 @@ export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
     }
   }
   return [...out.values()];
+}
+
+/** Computes one of them. @throws DomainError */
+export function computePolar(task: PolarTask): Polar {
+  return modelPolar(modelOf(task.section, TABLE_POINTS), task.reynolds);
 }
 
 /** @throws DomainError from a section or a lattice that cannot be computed */

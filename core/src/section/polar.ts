@@ -5,7 +5,7 @@
  * every table, and beyond the stall the flat-plate extension of `stall.ts` takes over, marked as such.
  */
 import { clamp, contentKey, interpolateLinear, requireInRange } from '../numeric';
-import type { Contour } from './contour';
+import { repanel, type Contour } from './contour';
 import { FREE, prepareSection, solveFlow, type FlowOptions, type FlowState, type PreparedSection } from './coupled';
 import { pointOf, type FlowPoint } from './flowPoint';
 import { inviscidAt, solveInviscid, type InviscidBasis } from './panels';
@@ -46,11 +46,29 @@ function angleOfLift(basis: InviscidBasis, cl: number): number {
   return (0.05 * (cl - a)) / (b - a);
 }
 
+/** A settled flow and the panels it was settled on. */
+export interface Settled { readonly state: FlowState; readonly prep: PreparedSection }
+
+/** Panels of the second try. */
+const COARSE = 100;
+/** Tries on the fine panels that may fail in a row before only the coarse ones are asked. */
+const PATIENCE = 2;
+
 /** Walks from angle to angle, keeping the last good points to start from. */
 class Walker {
   good: FlowState | null = null;
   before: FlowState | null = null;
+  private failed = 0;
+  private second: Walker | null = null;
   constructor(private readonly prep: PreparedSection, private readonly re: number, private readonly opt: FlowOptions) {}
+
+  /** Back to a point to walk the other way. */
+  from(s: Settled): void {
+    this.failed = 0;
+    this.second = null;
+    this.before = null;
+    this.good = s.prep === this.prep ? s.state : null;
+  }
 
   private solve(alpha: number, afresh = false): FlowState | null {
     const s = solveFlow(this.prep, this.re, this.opt, alpha, afresh ? null : this.good, afresh ? null : this.before);
@@ -63,8 +81,8 @@ class Walker {
     return s;
   }
 
-  /** A point: from its neighbours, by way of a point in between, or from nothing; null when it never settles. */
-  to(alpha: number): FlowState | null {
+  /** From its neighbours, by way of a point in between, or from nothing; null when it never settles. */
+  private try(alpha: number): FlowState | null {
     const s = this.solve(alpha);
     if (s) return s;
     if (this.good && Math.abs(alpha - this.good.alpha) > 0.3 * DEG && this.solve(0.5 * (this.good.alpha + alpha))) {
@@ -74,14 +92,39 @@ class Walker {
     return this.solve(alpha, true);
   }
 
+  /** A point on these panels, or on coarser ones when it does not settle here; null when on neither. */
+  to(alpha: number): Settled | null {
+    const s = this.failed < PATIENCE ? this.try(alpha) : null;
+    if (s) { this.failed = 0; return { state: s, prep: this.prep }; }
+    this.failed++;
+    if (this.prep.n <= COARSE + 1) return null;
+    this.second ??= new Walker(coarseOf(this.prep), this.re, this.opt);
+    const t = this.second;
+    // it has to come to the angle from somewhere near
+    if (!t.good && this.good) t.begin(this.good.alpha);
+    return t.to(alpha);
+  }
+
   /** A first point at or near an angle. */
-  begin(alpha: number): FlowState | null {
+  begin(alpha: number): Settled | null {
     for (const d of [0, 1, -1, 2.5, -2.5, 4]) {
       this.good = null; this.before = null;
-      if (this.solve(alpha + d * DEG)) return this.good;
+      const s = this.solve(alpha + d * DEG);
+      if (s) return { state: s, prep: this.prep };
     }
     return null;
   }
+}
+
+const coarser = new WeakMap<PreparedSection, PreparedSection>();
+function coarseOf(prep: PreparedSection): PreparedSection {
+  let c = coarser.get(prep);
+  if (!c) {
+    const { xy } = prep.basis.contour;
+    c = prepareContour(repanel(Array.from({ length: xy.length / 2 }, (_, i) => [xy[2 * i], xy[2 * i + 1]] as const), COARSE));
+    coarser.set(prep, c);
+  }
+  return c;
 }
 
 /**
@@ -90,32 +133,32 @@ class Walker {
  * @returns a point an angle; null where it did not settle
  * @throws DomainError `out-of-range` for a Reynolds number outside 1e4 to 2e7
  */
-export function analyseAngles(prep: PreparedSection, reynolds: number, alphas: readonly number[], options: FlowOptions = FREE, hooks: SweepHooks = {}): { alpha: number; state: FlowState | null; point: FlowPoint | null }[] {
+export function analyseAngles(prep: PreparedSection, reynolds: number, alphas: readonly number[], options: FlowOptions = FREE, hooks: SweepHooks = {}): { alpha: number; settled: Settled | null; point: FlowPoint | null }[] {
   requireInRange('Reynolds number', reynolds, 1e4, 2e7);
   const sorted = [...alphas].sort((a, b) => a - b);
-  const out = sorted.map((alpha) => ({ alpha, state: null as FlowState | null, point: null as FlowPoint | null }));
+  const out = sorted.map((alpha) => ({ alpha, settled: null as Settled | null, point: null as FlowPoint | null }));
   const walker = new Walker(prep, reynolds, options);
   const want = clamp(angleOfLift(prep.basis, 0.5), sorted[0] ?? 0, sorted[sorted.length - 1] ?? 0);
   let first = 0;
   sorted.forEach((a, i) => { if (Math.abs(a - want) < Math.abs(sorted[first] - want)) first = i; });
-  if (out.length === 0 || !walker.begin(sorted[first])) return out;
-  const seed = walker.good!;
+  const seed = out.length === 0 ? null : walker.begin(sorted[first]);
+  if (!seed) return out;
   let done = 0, going = true;
   const run = (from: number, step: 1 | -1) => {
-    walker.good = seed; walker.before = null;
-    let lost = 0;
+    walker.from(seed);
+    let lost = 0, at = seed.state.alpha;
     for (let i = from; going && i >= 0 && i < out.length && lost < 4; i += step) {
       // long steps are taken in short ones
-      const target = out[i].alpha, gap = walker.good ? Math.abs(target - walker.good.alpha) : 0;
-      const legs = Math.min(8, Math.ceil(gap / (2.01 * DEG)));
-      let s: FlowState | null = null;
-      for (let k = 1; k <= Math.max(legs, 1); k++) {
-        const a = walker.good && legs > 1 ? walker.good.alpha + (target - walker.good.alpha) / (legs - k + 1) : target;
-        s = walker.good && Math.abs(walker.good.alpha - a) < 1e-9 ? walker.good : walker.to(a);
+      const target = out[i].alpha, legs = Math.min(8, Math.max(1, Math.ceil((Math.abs(target - at) - 1e-9) / (2 * DEG))));
+      let s: Settled | null = null;
+      for (let k = 1; k <= legs; k++) {
+        const a = at + ((target - at) * k) / legs;
+        s = Math.abs(a - seed.state.alpha) < 1e-9 ? seed : walker.to(a);
       }
       lost = s ? 0 : lost + 1;
-      out[i].state = s;
-      out[i].point = s ? pointOf(prep, s, reynolds) : null;
+      if (s) at = target;
+      out[i].settled = s;
+      out[i].point = s && pointOf(s.prep, s.state, reynolds);
       going = hooks.onPoint?.(++done, out[i].point) ?? true;
     }
   };
@@ -148,10 +191,10 @@ const STEP: PolarOptions = { ...FREE, step: 1.5 * DEG };
 const LOWEST = -12 * DEG, HIGHEST = 22 * DEG, SHOWN_TO = 24 * DEG;
 
 /** Walks one way until lift has clearly fallen, or the end of the range. */
-function walkOut(prep: PreparedSection, walker: Walker, re: number, step: number, missed: number[], hooks: SweepHooks, count: { done: number }): FlowPoint[] {
+function walkOut(walker: Walker, re: number, from: number, step: number, missed: number[], hooks: SweepHooks, count: { done: number }): FlowPoint[] {
   const out: FlowPoint[] = [];
   const sign = Math.sign(step);
-  let alpha = walker.good!.alpha, best = -Infinity, falls = 0, lost = 0;
+  let alpha = from, best = -Infinity, falls = 0, lost = 0;
   for (;;) {
     // shorter steps where the aft flow begins to let go, so that the top is met
     const last = out[out.length - 1];
@@ -161,7 +204,7 @@ function walkOut(prep: PreparedSection, walker: Walker, re: number, step: number
     const s = walker.to(alpha);
     if (!s) { missed.push(alpha); if (++lost > 1 || sign < 0) break; continue; }
     lost = 0;
-    const p = pointOf(prep, s, re);
+    const p = pointOf(s.prep, s.state, re);
     out.push(p);
     if (hooks.onPoint && !hooks.onPoint(++count.done, p)) break;
     if (sign * p.cl > best + 1e-4) { best = sign * p.cl; falls = 0; } else if (++falls >= 2) break;
@@ -177,10 +220,10 @@ export function polarOfPrepared(prep: PreparedSection, reynolds: number, options
   const warnings: string[] = [];
   const begun = walker.begin(Math.round(angleOfLift(prep.basis, 0.5) / options.step) * options.step);
   if (!begun) return nothing(reynolds);
-  const middle = pointOf(prep, begun, reynolds);
-  const up = walkOut(prep, walker, reynolds, options.step, missed, hooks, count);
-  walker.good = begun; walker.before = null;
-  const down = walkOut(prep, walker, reynolds, -options.step, missed, hooks, count);
+  const middle = pointOf(prep, begun.state, reynolds);
+  const up = walkOut(walker, reynolds, begun.state.alpha, options.step, missed, hooks, count);
+  walker.from(begun);
+  const down = walkOut(walker, reynolds, begun.state.alpha, -options.step, missed, hooks, count);
   const raw = [...down.reverse(), middle, ...up];
   const top = peak(raw, 1), bottom = peak(raw, -1);
   if (reynolds < 3e4) warnings.push('Below a Reynolds number of 30 000 the method is outside its range: an order of size.');

@@ -1,0 +1,3 @@
+import { loadPolars } from './polarStore';
+
+loadPolars();
