@@ -3,3 +3,5 @@ export type { DatResult } from './datFile';
 export { parseFlightCsv, MAX_CSV_BYTES } from './flightCsv';
 export type { CsvResult } from './flightCsv';
 export { parseProjectJson, writeProjectJson, MAX_PROJECT_BYTES } from './projectJson';
+export { parsePolarCsv } from './polarCsv';
+export type { PolarCsvPoint, PolarCsvResult } from './polarCsv';

@@ -7,10 +7,12 @@ import { useWorkspace } from './workspace/useWorkspace';
 
 export function LedgerStrip() {
   const watch = useWorkspace((w) => w.content.document.brief.watch);
-  const busy = useWorkspace((w) => w.ledger === null);
+  const work = useWorkspace((w) => w.polarWork);
+  const busy = useWorkspace((w) => w.ledger === null || w.polarWork !== null);
   return (
     <div className="strip" role="group" aria-label="Ledger strip" aria-busy={busy}>
       {watch.map((k) => <Cell key={k} watched={k} />)}
+      {work && <div className="stripwork" role="status"><span>Computing sections: {work.done} of {work.total} polars; the numbers follow.</span><progress value={work.done} max={work.total} aria-label="Section polars computed" /></div>}
       {watch.length === 0 && <div style={{ padding: 12 }} className="dim">Choose up to eight numbers to watch in the Brief.</div>}
     </div>
   );

@@ -1,5 +1,6 @@
 /** Database tables. Documents are JSONB under their schema version; every save raises the row's revision. */
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, serial, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { Polar } from '@skiametra/core/section';
 import type { DesignDocument, LogRow, TestBody } from '@skiametra/core/design';
 
 const when = (name: string) => timestamp(name, { withTimezone: true }).notNull().defaultNow();
@@ -77,4 +78,11 @@ export const logs = pgTable('logs', {
   name: text('name').notNull(),
   rows: jsonb('rows').$type<LogRow[]>().notNull(),
   remarks: jsonb('remarks').$type<string[]>().notNull(),
+});
+
+/** Section polars by the content of everything they depend on: a cache, safe to empty. */
+export const polars = pgTable('polars', {
+  key: text('key').primaryKey(),
+  polar: jsonb('polar').$type<Polar>().notNull(),
+  createdAt: when('created_at'),
 });

@@ -1,13 +1,32 @@
 /** Runs the core off the page's thread. One cache per worker: unchanged steps are reused between calls. */
-import { assess, type StepCache } from '@skiametra/core/assess';
+import { assess, missingPolars, modelOf, type StepCache } from '@skiametra/core/assess';
+import { analyseAngles, flowPicture, modelOptions, modelPolar, prepareContour, rememberPolar, TABLE_POINTS, warpedModel } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
 import { logFlight, logToCsv } from '@skiametra/devices';
-import type { Answers, Job, Reply } from './jobs';
+import type { Answers, Job, PolarSpec, Reply } from './jobs';
+import { specKey } from './specKey';
 
 const cache: StepCache = new Map();
 
+function polarOfSpec({ section, reynolds, nCrit = 9, tripUpper = 1, tripLower = 1, errors }: PolarSpec) {
+  const drawn = modelOf(section, TABLE_POINTS);
+  return modelPolar(errors ? warpedModel(drawn, errors) : drawn, reynolds, { nCrit, tripUpper, tripLower });
+}
+
+/** The flow at every asked angle; none for thin sheets, which are not computed this way. */
+function picturesOf(j: Extract<Job, { task: 'pictures' }>): Answers['pictures'] {
+  const model = modelOf(j.section);
+  if (model.flow.kind !== 'coupled') return j.alphas.map(() => null);
+  const found = analyseAngles(prepareContour(model.flow.contour), j.reynolds, j.alphas, modelOptions(model, { nCrit: j.nCrit, tripUpper: j.tripUpper, tripLower: j.tripLower }));
+  return found.map((p) => p.settled && flowPicture(p.settled.prep, p.settled.state, j.reynolds));
+}
+
 const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] } = {
   assess: (j) => assess(j.document.brief, j.document.design, j.document.calibration, cache),
+  missing: (j) => missingPolars(j.document.design),
+  remember: (j) => { for (const [key, polar] of j.entries) rememberPolar(key, polar); return j.entries.length; },
+  polar: (j) => ({ key: specKey(j.spec), polar: polarOfSpec(j.spec) }),
+  pictures: picturesOf,
   calibrate: (j) => calibrate(j.prior, j.observed, j.from, cache),
   effect: (j) => effectOf(j.document, j.document.calibration, j.fix, cache),
   explain: (j) => explainDifference(j.before, j.after, j.keys, cache),

@@ -1,5 +1,16 @@
-/** Two workers: one for the live assessment (only the newest request is run), one for everything longer. */
-import type { Answers, Job, Reply } from './jobs';
+/**
+ * Workers: one for the live assessment (only the newest request is run), one for everything longer, and a few that
+ * compute polars side by side.
+ */
+import type { Polar } from '@skiametra/core/section';
+import type { Answers, Job, PolarSpec, Reply } from './jobs';
+import { findKept, keep } from './polarShelf';
+import { specKey } from './specKey';
+
+/** The person stopped it. */
+export class Stopped extends Error {
+  constructor() { super('Stopped.'); }
+}
 
 class Lane {
   private worker: Worker | null = null;
@@ -13,6 +24,14 @@ class Lane {
       this.waiting.set(id, { done: done as (v: never) => void, failed });
       this.worker!.postMessage({ id, job });
     });
+  }
+
+  /** Ends whatever runs; those who wait are told. */
+  stop(): void {
+    this.worker?.terminate();
+    this.worker = null;
+    for (const w of this.waiting.values()) w.failed(new Stopped());
+    this.waiting.clear();
   }
 
   private open(): Worker {
@@ -56,6 +75,66 @@ export function newestOnly<T>(ask: (input: T) => Promise<void>): (input: T) => v
   return (input) => { if (running) queued = { input }; else void go(input); };
 }
 
-export function assessLive(document: Extract<Job, { task: 'assess' }>['document']): Promise<Answers['assess']> {
+export interface Progress { done: number; total: number }
+
+/** At most four polar workers; one core is left to the page. */
+const POOL = typeof navigator === 'undefined' ? 1 : Math.max(1, Math.min(4, (navigator.hardwareConcurrency || 2)));
+
+/** Runs jobs over a few workers of their own; `signal` ends them. */
+async function spread<T, R>(items: readonly T[], task: (lane: Lane, item: T) => Promise<R>, done: (result: R, item: T) => void, signal?: AbortSignal): Promise<void> {
+  if (items.length === 0) return;
+  const lanes = Array.from({ length: Math.min(POOL, items.length) }, () => new Lane());
+  const stop = () => { for (const l of lanes) l.stop(); };
+  signal?.addEventListener('abort', stop);
+  let next = 0;
+  try {
+    await Promise.all(lanes.map(async (lane) => { while (next < items.length && !signal?.aborted) { const item = items[next++]; done(await task(lane, item), item); } }));
+    if (signal?.aborted) throw new Stopped();
+  } finally {
+    signal?.removeEventListener('abort', stop);
+    stop();
+  }
+}
+
+/**
+ * Polars of shapes, from what is kept (this page, this browser, the server) or computed side by side.
+ * A shape that cannot be computed is given to `onPolar` as a sentence.
+ */
+export async function polarsOf(specs: readonly PolarSpec[], onPolar: (polar: Polar | string, spec: PolarSpec, progress: Progress) => void, signal?: AbortSignal): Promise<void> {
+  const keys = specs.map(specKey);
+  const kept = await findKept(keys);
+  let done = 0;
+  const todo: PolarSpec[] = [];
+  specs.forEach((s, i) => { const p = kept.get(keys[i]); if (p) onPolar(p, s, { done: ++done, total: specs.length }); else todo.push(s); });
+  await spread(todo, async (lane, spec) => {
+    try { return (await lane.ask<'polar'>({ task: 'polar', spec })).polar; } catch (e) { if (e instanceof Stopped) throw e; return e instanceof Error ? e.message : String(e); }
+  }, (polar, spec) => {
+    if (typeof polar !== 'string') keep([[specKey(spec), polar]]);
+    onPolar(polar, spec, { done: ++done, total: specs.length });
+  }, signal);
+}
+
+/** The flow about a section at many angles, shared out over the workers in runs of neighbours. */
+export async function picturesOf(job: Extract<Job, { task: 'pictures' }>, onProgress: (p: Progress) => void, signal?: AbortSignal): Promise<Answers['pictures']> {
+  const half = Math.ceil(job.alphas.length / POOL), out: Answers['pictures'] = new Array<null>(job.alphas.length).fill(null);
+  const runs = Array.from({ length: POOL }, (_, i) => ({ from: i * half, alphas: job.alphas.slice(i * half, (i + 1) * half) })).filter((r) => r.alphas.length > 0);
+  let done = 0;
+  await spread(runs, (lane, r) => lane.ask<'pictures'>({ ...job, alphas: r.alphas }), (list, r) => { list.forEach((p, i) => { out[r.from + i] = p; }); done += list.length; onProgress({ done, total: job.alphas.length }); }, signal);
+  return out;
+}
+
+/** Sees to it that both lanes know every polar the document needs. */
+async function preparePolars(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void): Promise<void> {
+  const missing = await live.ask<'missing'>({ task: 'missing', document });
+  if (missing.length === 0) return;
+  onProgress({ done: 0, total: missing.length });
+  const entries: [string, Polar][] = [];
+  const specs = missing.map((m): PolarSpec & { memory: string } => ({ section: m.section, reynolds: m.reynolds, memory: m.key }));
+  await polarsOf(specs, (polar, spec, p) => { if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]); onProgress(p); });
+  await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
+}
+
+export async function assessLive(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void = () => undefined): Promise<Answers['assess']> {
+  await preparePolars(document, onProgress);
   return live.ask<'assess'>({ task: 'assess', document });
 }

@@ -1,18 +1,39 @@
 /** What the page may ask of the core's worker, and what comes back. */
-import type { Fix, Ledger } from '@skiametra/core/assess';
-import type { Calibration, DesignDocument, Handling } from '@skiametra/core/design';
+import type { Fix, Ledger, PolarTask } from '@skiametra/core/assess';
+import type { Calibration, DesignDocument, Handling, Section } from '@skiametra/core/design';
+import type { FlowPicture, Polar } from '@skiametra/core/section';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
 export type Job =
   | { task: 'assess'; document: DesignDocument }
+  /** polars that an assessment will want and this worker does not have */
+  | { task: 'missing'; document: DesignDocument }
+  /** polars computed elsewhere */
+  | { task: 'remember'; entries: [key: string, polar: Polar][] }
+  | { task: 'polar'; spec: PolarSpec }
+  | { task: 'pictures'; section: Pick<Section, 'shape' | 'change'>; reynolds: number; alphas: number[]; nCrit: number; tripUpper: number; tripLower: number }
   | { task: 'calibrate'; prior: Calibration; observed: Observed[]; from: string[] }
   | { task: 'effect'; document: DesignDocument; fix: Fix }
   | { task: 'explain'; before: DesignDocument; after: DesignDocument; keys: string[] }
   | { task: 'advise'; document: DesignDocument; ledger: Ledger; notes: { loading: string; handling: Handling[]; test: string }[] }
   | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number };
 
+/** One polar of a shape, as drawn or with building errors. */
+export interface PolarSpec {
+  section: Pick<Section, 'shape' | 'change'>;
+  reynolds: number;
+  nCrit?: number;
+  tripUpper?: number;
+  tripLower?: number;
+  errors?: { thickness: number; camber: number; nose: number; edge: number };
+}
+
 export interface Answers {
   assess: Ledger;
+  missing: PolarTask[];
+  remember: number;
+  polar: { key: string; polar: Polar };
+  pictures: (FlowPicture | null)[];
   calibrate: CalibrationResult;
   effect: Effect[];
   explain: Explained[];

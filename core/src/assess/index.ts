@@ -9,3 +9,5 @@ export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';
 export { formulaNames, scoreLoadings } from './scoring';
+export { sectionWork } from './sectionWork';
+export type { SectionWork } from './sectionWork';

@@ -8,7 +8,7 @@ import { mergeThreeWay, type DesignDocument, type TestBody } from '@skiametra/co
 import type { UnitSystem } from '@skiametra/core/units';
 import { saveTestAction, saveVersionAction } from '../../server/actions';
 import type { Person, TestRow, VersionHead, WorkspaceData } from '../../server/store';
-import { assessLive, newestOnly } from '../../workers/coreClient';
+import { assessLive, newestOnly, type Progress } from '../../workers/coreClient';
 import { reduceContent, type Content, type Edit } from './content';
 import { RETRY_DELAY, SAVE_DELAY, readDraft, writeDraft, type Saved, type SaveState } from './saving';
 
@@ -27,6 +27,8 @@ export interface Workspace {
   saveState: SaveState;
   restored: number;
   ledger: Ledger | null;
+  /** sections being computed before the ledger can follow */
+  polarWork: Progress | null;
   againstId: number | null;
   againstLedger: Ledger | null;
   why: { id: string; state: string } | null;
@@ -57,7 +59,7 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
 
   return createStore<Workspace>()((set, get) => {
     const assessNow = newestOnly(async (c: Content) => {
-      try { set({ ledger: await assessLive(c.document) }); } catch (e) { console.error(e); }
+      try { set({ ledger: await assessLive(c.document, (polarWork) => set({ polarWork })), polarWork: null }); } catch (e) { console.error(e); set({ polarWork: null }); }
     });
 
     const take = (next: Content, extra: Partial<Workspace>) => {
@@ -117,7 +119,7 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
     return {
       project: data.project, versions: data.versions, airframes: data.airframes, versionId, person, people,
       units: person.units, content, past: [], future: [], saved, saveState: { status: 'saved' }, restored: 0,
-      ledger: null, againstId: head.parentId, againstLedger: null, why: null,
+      ledger: null, polarWork: null, againstId: head.parentId, againstLedger: null, why: null,
       loading: head.document.design.loadings.some((l) => l.id === firstLoading) ? firstLoading : head.document.design.loadings[0].id,
 
       edit(edit) {
