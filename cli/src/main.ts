@@ -7,6 +7,7 @@ import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile 
 import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
+import { warmPolars } from './polarCache';
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { UsageError } from './usage';
 
@@ -81,6 +82,7 @@ async function run(args: string[], out: Out): Promise<void> {
   if (command === 'assess') {
     const doc = await readDesign(operand);
     const loading = loadingOf(doc, values.loading);
+    await warmPolars(doc);
     const ledger = assess(doc.brief, doc.design, doc.calibration);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
     json(ledgerJson(ledger, loading));
@@ -94,6 +96,7 @@ async function run(args: string[], out: Out): Promise<void> {
       return n;
     };
     const loading = loadingOf(doc, values.loading) ?? doc.design.loadings[0].id;
+    await warmPolars(doc);
     out.write(logToCsv(logFlight(doc, loading, whole('laps', values.laps, 6, 40), whole('seed', values.seed, 7, 1e9)).rows));
     return;
   }

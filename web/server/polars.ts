@@ -1,23 +1,12 @@
 /** The server's shelf of section polars. What comes in is checked: a polar is numbers in ranges, not too many. */
 import { count, inArray, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Polar } from '@skiametra/core/section';
+import { polarSchema, type Polar } from '@skiametra/core/section';
 import type { Db } from './connection';
 import { polars } from './schema';
 
 const MOST_ROWS = 20_000;
 const key = z.string().regex(/^[a-z0-9-]{6,80}$/);
-const n = (lo: number, hi: number) => z.number().min(lo).max(hi);
-const sharePair = z.tuple([n(-0.1, 1.1), n(-0.1, 1.1)]);
-const point = z.strictObject({
-  alpha: n(-1.6, 1.6), cl: n(-5, 5), cd: n(0, 4), cm: n(-3, 3), transitionUpper: n(0, 1), transitionLower: n(0, 1), separationUpper: n(0, 1.1), separationLower: n(0, 1.1),
-  bubble: sharePair.nullable(), stalled: z.boolean(), how: z.enum(['solved', 'extended', 'table']),
-});
-const list = z.array(n(-5, 5)).max(200);
-export const polarSchema = z.strictObject({
-  reynolds: n(1e3, 3e7), points: z.array(point).max(200), clMax: n(-5, 5), clMin: n(-5, 5), alphaStall: n(-1.6, 1.6), missed: z.array(n(-1.6, 1.6)).max(100),
-  confidence: z.enum(['good', 'fair', 'low']), warnings: z.array(z.string().max(300)).max(10), attachedCl: list, attachedCd: list,
-});
 export const wantedSchema = z.strictObject({ keys: z.array(key).max(400) });
 export const offeredSchema = z.strictObject({ polars: z.record(key, polarSchema).refine((r) => Object.keys(r).length <= 100, 'at most 100 polars at once') });
 

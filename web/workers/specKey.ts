@@ -2,7 +2,7 @@ import { contentKey } from '@skiametra/core/numeric';
 import type { PolarSpec } from './jobs';
 
 /** Raised when the method changes, so that kept polars of an older one are not found. */
-const METHOD = 'coupled-1';
+const METHOD = 'coupled-2';
 
 /** Key of a polar by everything that was asked. */
 export function specKey(spec: PolarSpec): string {

@@ -6,88 +6,22 @@
  * Source: Drela and Giles, AIAA Journal 25(10), 1987.
  */
 import { luInPlace, luSolveInPlace } from '../numeric';
-import { LAMINAR, TURBULENT, WAKE, WIDTH, type Regime } from './closure';
-import { close, closedResidual, equilibriumStress, stagnationResidual, transitionResidual, transitionShare, wavesAfter, type Station } from './layer';
+import { LAMINAR, TURBULENT, WAKE, type Regime } from './closure';
+import { IntervalDerivatives } from './derivatives';
+import { equilibriumStress, transitionShare, wavesAfter, type Station } from './layer';
 import { marchLayer, marchWake } from './march';
-import { contourPerMass, wakeFlow, type InviscidBasis, type WakeFlow } from './panels';
-
-export interface FlowOptions {
-  /** waves at transition; 9 a quiet tunnel or still air, 4 to 6 turbulent air or rough skin */
-  nCrit: number;
-  /** transition at the latest here, share of the chord, upper and lower face; 1 = free */
-  tripUpper: number;
-  tripLower: number;
-}
-export const FREE: FlowOptions = { nCrit: 9, tripUpper: 1, tripLower: 1 };
-
-/** A contour made ready once: panels, their response to displacement, and room to work in. */
-export interface PreparedSection {
-  readonly basis: InviscidBasis;
-  /** d gamma_i / d M_j on the contour, n rows of n */
-  readonly perMass: Float64Array;
-  /** nodes on the contour, in the wake, and together */
-  readonly n: number;
-  readonly nw: number;
-  readonly N: number;
-  readonly work: { E: Float64Array; matrix: Float64Array; Pc: Float64Array; Pt: Float64Array };
-}
-
-export function prepareSection(basis: InviscidBasis): PreparedSection {
-  const n = basis.arc.length, nw = Math.ceil(n / 8) + 2, N = n + nw;
-  const square = () => new Float64Array(N * N);
-  return { basis, perMass: contourPerMass(basis), n, nw, N, work: { E: square(), matrix: square(), Pc: square(), Pt: square() } };
-}
-
-/** One point of the flow: node values in contour order, then the wake's. */
-export interface FlowState {
-  readonly alpha: number;
-  /** first node of the lower face */
-  stagnation: number;
-  /** arc length of the stagnation point */
-  stagnationArc: number;
-  readonly theta: Float64Array;
-  readonly dstar: Float64Array;
-  readonly ue: Float64Array;
-  readonly c: Float64Array;
-  /** 1 where turbulent */
-  readonly turbulent: Uint8Array;
-  /** arc length of transition from the stagnation point, upper and lower */
-  readonly transition: [number, number];
-  wake: WakeFlow | null;
-  iterations: number;
-  converged: boolean;
-}
+import { wakeFlow, type WakeFlow } from './panels';
+import { tripArc, type FlowOptions, type FlowState, type PreparedSection } from './prepared';
 
 interface Chain { nodes: number[]; regimes: Regime[]; turning: number; forced: number }
 
-const r = new Float64Array(3), rBase = new Float64Array(3);
-const P: Station = { c: 0, theta: 0, dstar: 0, ue: 0, x: 0 }, Q: Station = { c: 0, theta: 0, dstar: 0, ue: 0, x: 0 };
-const fiveRecords = () => Array.from({ length: 5 }, () => new Float64Array(WIDTH));
-let recordsP = fiveRecords(), recordsQ = fiveRecords();
-/** Step for a difference in the v-th number of a station. */
-const increment = (value: number, v: number): number => 1e-6 * Math.max(Math.abs(value), v === 0 ? 1e-2 : 0);
-const KEYS = ['c', 'theta', 'dstar', 'ue'] as const;
 /** rms change at which a full step ends the iteration: the next one would be its square */
 const SETTLED = 4e-4;
 const ENERGY_BELOW = 3.2;
 const LEAST_SPEED = 1e-5, LEAST_H = 1.02, LEAST_WAKE_H = 1.0005;
 
-/** Arc length on a face where the contour passes x / c = share; `dir` -1 runs from the nose to the upper edge. */
-function tripArc(basis: InviscidBasis, share: number, upper: boolean): number {
-  const { xy } = basis.contour;
-  const n = basis.arc.length;
-  let nose = 0;
-  for (let i = 1; i < n; i++) if (xy[2 * i] < xy[2 * nose]) nose = i;
-  const step = upper ? -1 : 1;
-  for (let i = nose; upper ? i > 0 : i < n - 1; i += step) {
-    const a = xy[2 * i], b = xy[2 * (i + step)];
-    if (b >= share) return basis.arc[i] + ((share - a) / (b - a)) * (basis.arc[i + step] - basis.arc[i]);
-  }
-  return upper ? basis.arc[0] : basis.arc[n - 1];
-}
-
 /** Newton on one point of the polar. Mutable while it runs; `solveFlow` gives out its state. */
-export class PointSolver {
+class PointSolver {
   private readonly s: FlowState;
   private readonly gammaFree: Float64Array;
   private readonly mass: Float64Array;
@@ -99,6 +33,7 @@ export class PointSolver {
   private readonly pt: Float64Array;
   private readonly rhs: Float64Array;
   private readonly dStag: Float64Array;
+  private readonly interval: IntervalDerivatives;
   private flips = 0;
   private missStag = 0;
   /** stands in for the first node of a face, which may lie anywhere between stagnation point and one panel aft */
@@ -106,12 +41,12 @@ export class PointSolver {
   private headMiss = 0;
   private readonly headRow: Float64Array;
   private fStag: [number, number] = [0, 0];
-  private worst = 0;
   private chains: [Chain, Chain];
   private readonly trips: [number, number];
 
   constructor(private readonly prep: PreparedSection, private readonly re: number, private readonly opt: FlowOptions, alpha: number, from: FlowState | null, before: FlowState | null) {
     const { basis, n, nw, N } = prep;
+    this.interval = new IntervalDerivatives(re, opt.nCrit);
     const make = () => new Float64Array(N);
     this.gammaFree = make(); this.mass = make(); this.miss = make(); this.x = make(); this.pc = make(); this.pt = make(); this.rhs = make(); this.dStag = make(); this.headRow = make();
     this.g = new Int8Array(N).fill(1);
@@ -282,6 +217,7 @@ export class PointSolver {
   /** Waves from the present thicknesses; says at which interval each face turns turbulent. */
   private classify(): void {
     const { s } = this;
+    const { P, Q } = this.interval;
     this.chains.forEach((chain, face) => {
       const { nodes } = chain;
       const forced = chain.forced;
@@ -317,76 +253,12 @@ export class PointSolver {
     });
   }
 
-  /** Derivatives of an interval's residuals by plain differences: a of P, b of Q, xd of the stagnation point's shift. */
-  private differAny(kind: 'stagnation' | 'turning', forced: number, head: boolean, afterHead: boolean, away: 1 | -1, a: Float64Array, b: Float64Array, xd: Float64Array): void {
-    let limit = forced;
-    const evaluate = (out: Float64Array) => {
-      if (kind === 'stagnation') stagnationResidual(Q, this.re, out);
-      else transitionResidual(P, Q, this.re, this.opt.nCrit, limit, out);
-    };
-    evaluate(rBase);
-    const differ = (who: Station, to: Float64Array) => {
-      for (let v = 0; v < 4; v++) {
-        const key = KEYS[v], keep = who[key], h = increment(keep, v);
-        who[key] = keep + h;
-        evaluate(r);
-        who[key] = keep;
-        for (let k = 0; k < 3; k++) to[4 * k + v] = (r[k] - rBase[k]) / h;
-      }
-    };
-    differ(Q, b);
-    if (kind === 'turning') differ(P, a); else a.fill(0);
-    const hx = 1e-6 * Q.x;
-    if (!afterHead) P.x += hx;
-    if (!head) Q.x += hx;
-    limit += hx;
-    evaluate(r);
-    for (let k = 0; k < 3; k++) xd[k] = (away * (r[k] - rBase[k])) / hx;
-  }
-
-  /** The same for an interval in one regime: closure records are made once a station and carried downstream. */
-  private differClosed(regime: Regime, held: number, afterHead: boolean, away: 1 | -1, a: Float64Array, b: Float64Array, xd: Float64Array): void {
-    if (held === regime) { const t = recordsP; recordsP = recordsQ; recordsQ = t; } else this.records(regime, P, recordsP);
-    this.records(regime, Q, recordsQ);
-    closedResidual(regime, recordsP[4], recordsQ[4], P, Q, rBase);
-    for (let v = 0; v < 4; v++) {
-      const key = KEYS[v];
-      const keepQ = Q[key], hq = increment(keepQ, v);
-      Q[key] = keepQ + hq;
-      closedResidual(regime, recordsP[4], recordsQ[v], P, Q, r);
-      Q[key] = keepQ;
-      for (let k = 0; k < 3; k++) b[4 * k + v] = (r[k] - rBase[k]) / hq;
-      const keepP = P[key], hp = increment(keepP, v);
-      P[key] = keepP + hp;
-      closedResidual(regime, recordsP[v], recordsQ[4], P, Q, r);
-      P[key] = keepP;
-      for (let k = 0; k < 3; k++) a[4 * k + v] = (r[k] - rBase[k]) / hp;
-    }
-    const hx = 1e-6 * Q.x;
-    if (!afterHead) P.x += hx;
-    Q.x += hx;
-    closedResidual(regime, recordsP[4], recordsQ[4], P, Q, r);
-    for (let k = 0; k < 3; k++) xd[k] = (away * (r[k] - rBase[k])) / hx;
-  }
-
-  /** Closure of a station as it is ([4]) and with each of its four numbers stepped. */
-  private records(regime: Regime, q: Station, out: Float64Array[]): void {
-    close(regime, q, this.re, out[4]);
-    for (let v = 0; v < 4; v++) {
-      if (v === 0 && regime === LAMINAR) { out[0].set(out[4]); continue; }
-      const key = KEYS[v], keep = q[key];
-      q[key] = keep + increment(keep, v);
-      close(regime, q, this.re, out[v]);
-      q[key] = keep;
-    }
-  }
-
   /** One face or the wake: eliminates c and theta of each node, leaving its energy equation in m. */
   private eliminate(nodes: readonly number[], kinds: (j: number) => 'stagnation' | 'turning' | Regime, forced: number, away: 1 | -1, first: number): void {
     const { N, work } = this.prep;
     const { E, Pc, Pt, matrix } = work;
     const { pc, pt, rhs, dStag, headRow, s, miss } = this;
-    const a = new Float64Array(12), b = new Float64Array(12), xd = new Float64Array(3);
+    const { P, Q, a, b, xd, base: rBase } = this.interval;
     const V0 = new Float64Array(N), V1 = new Float64Array(N);
     let held = -1;
     for (let j = first; j < nodes.length; j++) {
@@ -396,8 +268,8 @@ export class PointSolver {
       this.read(p, P);
       this.read(i, Q);
       const head = first === 0 && j === 0, afterHead = first === 0 && j === 1;
-      if (kind === 'stagnation' || kind === 'turning') this.differAny(kind, forced, head, afterHead, away, a, b, xd);
-      else this.differClosed(kind, held, afterHead, away, a, b, xd);
+      if (kind === 'stagnation' || kind === 'turning') this.interval.any(kind, forced, head, afterHead, away);
+      else this.interval.closed(kind, held, afterHead, away);
       held = kind === 'stagnation' || kind === 'turning' ? -1 : kind;
 
       const up = s.ue[p], ui = s.ue[i];
@@ -463,7 +335,7 @@ export class PointSolver {
     const order = luInPlace(work.matrix, N);
     luSolveInPlace(work.matrix, order, rhs);
     const dm = rhs, dc = this.pc, dt = this.pt;
-    let relax = 1, sum = 0, top = 0;
+    let relax = 1, sum = 0;
     const hold = (f: number, up: number, down: number) => { if (f * relax > up) relax = up / f; else if (f * relax < -down) relax = -down / f; };
     const dd = new Float64Array(N), du = new Float64Array(N);
     for (let i = 0; i < N; i++) {
@@ -474,7 +346,6 @@ export class PointSolver {
       const ft = t / s.theta[i], fd = dd[i] / s.dstar[i];
       if (!Number.isFinite(ft + fd + c)) return { change: Infinity, relax: 0 };
       sum += ft * ft + fd * fd;
-      if (Math.abs(ft) + Math.abs(fd) > top) { top = Math.abs(ft) + Math.abs(fd); this.worst = i; }
       hold(ft, 1.5, 0.5);
       hold(fd, 1.5, 0.5);
       const h = s.dstar[i] / s.theta[i];
@@ -516,7 +387,6 @@ export class PointSolver {
       this.refresh();
       let out;
       try { out = this.step(); } catch { break; }
-      if (trace) trace(k, out.change, out.relax, s, this.worst);
       if (!(out.change < 1e6)) break;
       stuck = out.relax < 0.03 ? stuck + 1 : 0;
       if (stuck > 3) break;
@@ -526,9 +396,6 @@ export class PointSolver {
     return s;
   }
 }
-
-export let trace: null | ((k: number, change: number, relax: number, s: FlowState, worst: number) => void) = null;
-export function setTrace(f: typeof trace): void { trace = f; }
 
 /**
  * One point.

@@ -1,5 +1,5 @@
 /** What one solved flow says: coefficients, transition, bubble, separation; and everything along the surface. */
-import type { FlowState, PreparedSection } from './coupled';
+import type { FlowState, PreparedSection } from './prepared';
 import { LAMINAR, TURBULENT, WAKE } from './closure';
 import { stationFacts } from './layer';
 import { forcesOf } from './panels';

@@ -4,8 +4,8 @@ export { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 }
 export { solveInviscid, inviscidAt } from './panels';
 export type { InviscidBasis, InviscidPoint } from './panels';
 export { marchLayer } from './march';
-export { FREE } from './coupled';
-export type { FlowOptions, PreparedSection } from './coupled';
+export { FREE } from './prepared';
+export type { FlowOptions, PreparedSection } from './prepared';
 export { flowPicture } from './flowPoint';
 export type { FlowPicture, FlowPoint, SurfaceStation } from './flowPoint';
 export { analyseAngles, polarKey, polarOf, polarOfPrepared, polarSet, largestLift, prepareContour, profileDrag, recallPolar, rememberPolar, sectionClMax } from './polar';
@@ -22,3 +22,4 @@ export { dragAtLift, flatGap, limitSentence, MERITS, meritsOf, PICTURE_ANGLES, r
 export type { Mark, Merit, SectionMerits, Turn, Weights } from './choice';
 export { ribPlaces } from './ribs';
 export type { RibPlace } from './ribs';
+export { polarSchema } from './polarSchema';

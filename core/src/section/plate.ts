@@ -14,6 +14,8 @@ import { thinAirfoil } from './thinAirfoil';
 
 const DEG = Math.PI / 180;
 const GRID = Array.from({ length: 39 }, (_, i) => (i - 14) * DEG);
+/** Least drag of bent plates above that of flat ones: about 0.008 for 4 % (the same tests, from memory). */
+const CAMBER_DRAG = 0.2;
 const SLOPE = 0.9, TO_STALL = 0.72, SUCTION_LOST = 0.85;
 
 /**
@@ -24,7 +26,9 @@ export function platePolar(slope: (x: number) => number, thickness: number, reyn
   requireInRange('Reynolds number', reynolds, 1e3, 2e7);
   const thin = thinAirfoil(slope);
   const form = 1 + 2 * thickness + 60 * thickness ** 4;
-  const friction = ((2 * 1.328) / Math.sqrt(reynolds)) * form + 0.06 * thickness;
+  let height = 0, camber = 0;
+  for (let i = 0; i < 200; i++) { height += slope((i + 0.5) / 200) / 200; camber = Math.max(camber, Math.abs(height)); }
+  const friction = ((2 * 1.328) / Math.sqrt(reynolds)) * form + 0.06 * thickness + CAMBER_DRAG * camber;
   const a = 2 * Math.PI * SLOPE;
   const ideal = SLOPE * thin.idealLift;
   const top = ideal + TO_STALL, bottom = ideal - TO_STALL;

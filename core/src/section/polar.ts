@@ -6,7 +6,8 @@
  */
 import { clamp, contentKey, interpolateLinear, requireInRange } from '../numeric';
 import { repanel, type Contour } from './contour';
-import { FREE, prepareSection, solveFlow, type FlowOptions, type FlowState, type PreparedSection } from './coupled';
+import { solveFlow } from './coupled';
+import { FREE, prepareSection, type FlowOptions, type FlowState, type PreparedSection } from './prepared';
 import { pointOf, type FlowPoint } from './flowPoint';
 import { inviscidAt, solveInviscid, type InviscidBasis } from './panels';
 import { beyondStall } from './stall';

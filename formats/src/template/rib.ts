@@ -2,15 +2,28 @@
  * Rib and section templates at true size: the outline less its sheeting, spar slots, lightening holes, an alignment
  * line and a label. Millimetres, x aft from the nose, y up. Polygon work by clipper-lib (integers of a micrometre).
  */
-import ClipperLib from 'clipper-lib';
+// @ts-expect-error the package comes without types; the part used here is typed below
+import untyped from 'clipper-lib';
 import { z } from 'zod';
+
+interface IntPoint { X: number; Y: number }
+const ClipperLib = untyped as {
+  Paths: new () => IntPoint[][];
+  ClipperOffset: new (miterLimit?: number, arcTolerance?: number) => { AddPaths(paths: IntPoint[][], join: number, end: number): void; Execute(out: IntPoint[][], delta: number): void };
+  Clipper: new () => { AddPaths(paths: IntPoint[][], type: number, closed: boolean): boolean; Execute(type: number, out: IntPoint[][], subject: number, clip: number): boolean };
+  JoinType: { jtMiter: number };
+  EndType: { etClosedPolygon: number };
+  PolyType: { ptSubject: number; ptClip: number };
+  ClipType: { ctDifference: number };
+  PolyFillType: { pftNonZero: number };
+};
 
 const n = (lo: number, hi: number) => z.number().min(lo).max(hi);
 
 export const ribOptionsSchema = z.strictObject({
   /** taken off all round for skin or film laid over [mm] */ sheeting: n(0, 10),
-  /** slots: place on the chord 0 to 1, width and depth [mm], from which face; `through` is a hole about the mean line */
-  slots: z.array(z.strictObject({ at: n(0.02, 0.98), width: n(0.3, 60), depth: n(0.3, 60), face: z.enum(['upper', 'lower', 'through']) })).max(6),
+  /** slots: place on the chord 0 to 1, width and depth [mm], from which face; `through` is a hole about the mean line, `round` one of that width */
+  slots: z.array(z.strictObject({ at: n(0.02, 0.98), width: n(0.3, 60), depth: n(0.3, 60), face: z.enum(['upper', 'lower', 'through', 'round']) })).max(6),
   /** least wood left round a lightening hole [mm]; 0 for no holes */ holes: n(0, 40),
   /** width of the cut, half of it added outside [mm] */ kerf: n(0, 3),
 });
@@ -60,6 +73,8 @@ function span(outline: Path, x: number): [number, number] | null {
 
 const rectangle = (x0: number, y0: number, x1: number, y1: number): Path => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
 
+const circle = (x: number, y: number, r: number): Path => Array.from({ length: 48 }, (_, i) => [x + r * Math.cos((i * Math.PI) / 24), y + r * Math.sin((i * Math.PI) / 24)] as const);
+
 /** Circles between the slots that leave `rim` of wood everywhere. */
 function holesIn(outline: Path, slots: readonly (readonly [number, number])[], rim: number, chord: number): Path[] {
   const out: Path[] = [];
@@ -76,7 +91,7 @@ function holesIn(outline: Path, slots: readonly (readonly [number, number])[], r
     if (hit) { x = Math.max(x + 1, hit[1] + rim); continue; }
     if (radius < Math.max(1.5, 0.6 * rim)) { x += 1.5; continue; }
     const s = span(outline, c)!;
-    out.push(Array.from({ length: 36 }, (_, i) => [c + radius * Math.cos((i * Math.PI) / 18), (s[0] + s[1]) / 2 + radius * Math.sin((i * Math.PI) / 18)] as const));
+    out.push(circle(c, (s[0] + s[1]) / 2, radius));
     x = c + radius + rim;
   }
   return out;
@@ -99,9 +114,10 @@ export function ribTemplate(label: string, points: Path, chord: number, options:
     const x = s.at * chord, h = span(inner[0], x);
     if (!h) { warnings.push(`The slot at ${(100 * s.at).toFixed(0)} % lies outside the rib.`); continue; }
     const height = h[1] - h[0];
-    if (s.depth > 0.8 * height) warnings.push(`The slot at ${(100 * s.at).toFixed(0)} % is ${s.depth} mm deep in ${height.toFixed(1)} mm of rib.`);
+    const tall = s.face === 'round' ? s.width : s.depth;
+    if (tall > 0.8 * height) warnings.push(`The slot at ${(100 * s.at).toFixed(0)} % is ${tall} mm deep in ${height.toFixed(1)} mm of rib.`);
     const a = x - s.width / 2, b = x + s.width / 2, mid = (h[0] + h[1]) / 2;
-    slotRects.push(s.face === 'upper' ? rectangle(a, h[1] - s.depth, b, h[1] + chord) : s.face === 'lower' ? rectangle(a, h[0] - chord, b, h[0] + s.depth) : rectangle(a, mid - s.depth / 2, b, mid + s.depth / 2));
+    slotRects.push(s.face === 'upper' ? rectangle(a, h[1] - s.depth, b, h[1] + chord) : s.face === 'lower' ? rectangle(a, h[0] - chord, b, h[0] + s.depth) : s.face === 'round' ? circle(x, mid, s.width / 2) : rectangle(a, mid - s.depth / 2, b, mid + s.depth / 2));
     taken.push([a, b]);
   }
   const holes = options.holes > 0 ? holesIn(inner[0], taken, options.holes, chord) : [];

@@ -4,14 +4,11 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useReducedMotion } from '@mantine/hooks';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Section } from '@skiametra/core/design';
-import { limitSentence, type FlowPicture, type Polar, type SurfaceStation } from '@skiametra/core/section';
+import { limitSentence, PICTURE_ANGLES, type FlowPicture, type Polar, type SurfaceStation } from '@skiametra/core/section';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { QuantityField } from '../../parts/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { picturesOf, Stopped, type Progress } from '../../workers/coreClient';
-
-/** Angles that are computed, by the core's list of degrees. */
-import { PICTURE_ANGLES } from '@skiametra/core/section';
 
 const STATES: Record<SurfaceStation['state'], { name: string; dash?: string; colour: string; width: number }> = {
   laminar: { name: 'laminar', colour: 'var(--predicted)', width: 1.6 },
@@ -45,7 +42,7 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
   const still = useReducedMotion();
   const [nCrit, setNCrit] = useState(9);
   const [trip, setTrip] = useState(1);
-  const [angle, setAngle] = useState(4);
+  const [angle, setAngle] = useState(8);
   const [playing, setPlaying] = useState(false);
   const [pictures, setPictures] = useState<(FlowPicture | null)[] | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);

@@ -35,6 +35,9 @@ const FILTERS: Record<Filter, (r: ShelfRow) => boolean> = {
   trusted: (r) => r.merits !== null && r.merits.confidence !== 'low',
 };
 
+/** Fixed places without a minus before zero. */
+const fixed = (v: number, places = 1): string => v.toFixed(places).replace(/^-(0\.?0*)$/, '$1');
+
 interface Props { shelf: Shelf; choice: SectionChoice; work: SectionWork; picked: ReadonlySet<string>; onPick: (id: string) => void; onChoice: (c: SectionChoice) => string | null; onUse: (c: Candidate) => void }
 
 export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUse }: Props) {
@@ -48,7 +51,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
   const column = (key: Sort | null, name: string, title: string) => <th className="num" aria-sort={key === sort ? 'descending' : undefined} title={title}>{key ? <button type="button" className="sorter" onClick={() => setSort(key)}>{name}{key === sort ? ' ▾' : ''}</button> : name}</th>;
   const n = (v: number | null | undefined, f = 3) => (v == null || !Number.isFinite(v) ? '–' : formatNumber(v, f));
   return (
-    <div className="cols" style={{ '--cols': 'minmax(0, 1fr) 218px' } as React.CSSProperties}>
+    <div className="cols" style={{ '--cols': 'minmax(0, 1fr) 186px' } as React.CSSProperties}>
       <div className="stack" style={{ gap: 8 }}>
         <div style={{ display: 'flex', gap: 10, alignItems: 'baseline', flexWrap: 'wrap' }}>
           <NativeSelect aria-label="Show" size="xs" value={filter} onChange={(e) => setFilter(e.currentTarget.value as Filter)} data={[{ value: 'all', label: 'All sections' }, { value: 'own', label: 'Of this design' }, { value: 'flat', label: 'Flat-bottomed' }, { value: 'buildable', label: '9 % and thicker' }, { value: 'trusted', label: 'Computed with confidence' }]} />
@@ -58,7 +61,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
         </div>
         <div className="scrollx">
           <table className="sheet shelf">
-            <thead><tr><th>Compare</th><th>Section</th>{column('thickness', 'Thick', 'largest thickness, % of the chord')}<th className="num">Camber</th>{column('clMax', 'cl max', 'at the stall’s Reynolds number')}{column('glide', 'cl/cd', 'at the working lift; best of all in brackets')}{column('drag', 'cd', 'at the working lift')}<th className="num" title="lift range with drag within a quarter of the least">Low drag</th>{column('moment', 'cm', 'about the quarter chord')}{column('spar', 'At spar', 'thickness at the spar’s place')}{column('mark', 'Mark', 'from the weights beside')}<th /></tr></thead>
+            <thead><tr><th><span className="vh">Compare</span></th><th>Section</th>{column('thickness', 'Thick', 'largest thickness, % of the chord')}<th className="num">Camber</th>{column('clMax', 'cl max', 'at the stall’s Reynolds number')}{column('glide', 'cl/cd', 'at the working lift; best of all in brackets')}{column('drag', 'cd', 'at the working lift')}<th className="num" title="lift range with drag within a quarter of the least">Low drag</th>{column('moment', 'cm', 'about the quarter chord')}{column('spar', 'At spar', 'thickness at the spar’s place')}{column('mark', 'Mark', 'from the weights beside')}<th /></tr></thead>
             <tbody>
               {rows.map((r) => {
                 const { candidate: c, merits: m } = r;
@@ -66,13 +69,13 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
                 return (
                   <tr key={c.id} style={first ? { background: 'var(--paper-2)' } : undefined}>
                     <td><input type="checkbox" aria-label={`Compare ${c.name}`} checked={picked.has(c.id)} onChange={() => onPick(c.id)} /></td>
-                    <td><span style={{ display: 'grid', gridTemplateColumns: '58px minmax(0, 1fr)', gap: 8, alignItems: 'center', minWidth: 170 }}>{r.outline ? <Outline contour={r.outline} label="" /> : <span />}<span style={{ whiteSpace: 'normal', lineHeight: 1.2 }}>{c.name}{c.origin === 'own' && <span className="dim"> · in the design</span>}{m?.confidence === 'low' && <span style={{ color: 'var(--look)' }} title="Theory and tests on plates or steps, or outside the method’s range"> · rough</span>}</span></span></td>
+                    <td><span style={{ display: 'grid', gridTemplateColumns: '52px minmax(0, 1fr)', gap: 8, alignItems: 'center', minWidth: 148 }}>{r.outline ? <Outline contour={r.outline} label="" /> : <span />}<span style={{ whiteSpace: 'normal', lineHeight: 1.2 }}>{c.name}{c.origin === 'own' && <span className="dim"> · in the design</span>}{m?.confidence === 'low' && <span style={{ color: 'var(--look)' }} title="Theory and tests on plates or steps, or outside the method’s range"> · rough</span>}</span></span></td>
                     {r.problem ? <td colSpan={9} className="stoptext" style={{ fontSize: '0.75rem' }}>{r.problem}</td> : <>
                       <td className="num">{n(m && 100 * m.thickness)}</td><td className="num">{n(m && 100 * m.camber, 2)}</td><td className="num">{n(m?.clMax)}</td>
-                      <td className="num">{n(m?.glideAtLift)}<span className="dim"> ({n(m?.bestGlide, 2)})</span></td><td className="num">{m && Number.isFinite(m.dragAtLift) ? m.dragAtLift.toFixed(4) : '–'}</td>
-                      <td className="num">{m ? `${m.lowDragFrom.toFixed(1)} to ${m.lowDragTo.toFixed(1)}` : '–'}</td><td className="num">{m ? m.moment.toFixed(3) : '–'}</td><td className="num">{n(m && 100 * m.sparDepth)}</td>
+                      <td className="num">{n(m?.glideAtLift)}{m && <span className="dim"> ({n(m.bestGlide, 2)})</span>}</td><td className="num">{m && Number.isFinite(m.dragAtLift) ? m.dragAtLift.toFixed(4) : '–'}</td>
+                      <td className="num">{m ? `${fixed(m.lowDragFrom)}…${fixed(m.lowDragTo)}` : '–'}</td><td className="num">{m ? fixed(m.moment, 3) : '–'}</td><td className="num">{n(m && 100 * m.sparDepth)}</td>
                       <td className="num"><strong>{m ? (markOf.get(c.id) ?? 0).toFixed(2) : '–'}</strong></td></>}
-                    <td>{c.origin === 'family' && <Button size="compact-xs" variant="subtle" onClick={() => onUse(c)} aria-label={`Put ${c.name} in the design`}>Use</Button>}</td>
+                    <td>{c.origin === 'family' && <Button size="compact-xs" variant="subtle" px={6} onClick={() => onUse(c)} title="Put it in the design" aria-label={`Put ${c.name} in the design`}>+</Button>}</td>
                   </tr>
                 );
               })}
@@ -83,7 +86,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
       </div>
       <section className="block" aria-label="What counts">
         <h2>What counts</h2>
-        <div className="stack" style={{ gap: 5 }}>
+        <div className="stack" style={{ gap: 3 }}>
           <QuantityField label="Working lift coefficient" value={choice.lift} kind="ratio" onCommit={(lift) => onChoice({ ...choice, lift })} />
           {MERITS.map((m) => <QuantityField key={m} label={MERIT_NAMES[m][0]} hint={MERIT_NAMES[m][1]} value={choice.weights[m] ?? 0} kind="ratio" onCommit={(v) => onChoice({ ...choice, weights: { ...choice.weights, [m]: v } })} />)}
         </div>

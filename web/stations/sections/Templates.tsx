@@ -37,17 +37,17 @@ export function Templates({ section }: { section: Section }) {
   const [sheeting, setSheeting] = useState(0);
   const [slotWidth, setSlotWidth] = useState(spar.kind === 'tube' ? spar.outer : 0.006);
   const [slotDepth, setSlotDepth] = useState(spar.kind === 'tube' ? spar.outer : 0.003);
-  const [face, setFace] = useState<'both' | 'through' | 'none'>(spar.kind === 'tube' ? 'through' : 'both');
+  const [face, setFace] = useState<'both' | 'through' | 'round' | 'none'>(spar.kind === 'tube' ? 'round' : 'both');
   const [rim, setRim] = useState(0.006);
   const [kerf, setKerf] = useState(0);
   const [sheet, setSheet] = useState<[number, number]>([0.6, 0.3]);
-  const [turn, setTurn] = useState(true);
+  const [turn, setTurn] = useState(false);
   const [shown, setShown] = useState(0);
   useEffect(() => { let here = true; void import('@skiametra/formats/template').then((k) => { if (here) setKit(k); }); return () => { here = false; }; }, []);
 
   const made = useMemo((): { templates: Template[]; sheets: Sheet[]; tooLarge: string[] } | { message: string } | null => {
     if (!kit) return null;
-    const slots: RibOptions['slots'] = face === 'none' ? [] : (face === 'both' ? (['upper', 'lower'] as const) : (['through'] as const)).map((f) => ({ at: sparAt, width: slotWidth * MM, depth: slotDepth * MM, face: f }));
+    const slots: RibOptions['slots'] = face === 'none' ? [] : (face === 'both' ? (['upper', 'lower'] as const) : ([face] as const)).map((f) => ({ at: sparAt, width: slotWidth * MM, depth: slotDepth * MM, face: f }));
     const options: RibOptions = { sheeting: sheeting * MM, slots, holes: rim * MM, kerf: kerf * MM };
     try {
       const surface = surfaces.find((s) => s.id === of);
@@ -77,8 +77,8 @@ export function Templates({ section }: { section: Section }) {
           <QuantityField label="Rim round holes" hint="0 for no lightening holes" kind="length" value={rim} onCommit={inRange(0, 0.04, setRim, 'From 0 to 40 mm.')} />
           <QuantityField label="Width of the cut" hint="half of it is added all round" kind="length" value={kerf} onCommit={inRange(0, 0.003, setKerf, 'From 0 to 3 mm.')} />
         </div>
-        <NativeSelect label={`Spar slots at ${formatNumber(100 * sparAt, 3)} % (Structure)`} size="xs" value={face} onChange={(e) => setFace(e.currentTarget.value as typeof face)} data={[{ value: 'both', label: 'Both faces' }, { value: 'through', label: 'Hole through the middle' }, { value: 'none', label: 'None' }]} />
-        {face !== 'none' && <div className="fields"><QuantityField label="Slot width" kind="length" value={slotWidth} onCommit={inRange(0.0003, 0.06, setSlotWidth, 'From 0.3 to 60 mm.')} /><QuantityField label="Slot depth" kind="length" value={slotDepth} onCommit={inRange(0.0003, 0.06, setSlotDepth, 'From 0.3 to 60 mm.')} /></div>}
+        <NativeSelect label={`Spar slots at ${formatNumber(100 * sparAt, 3)} % (Structure)`} size="xs" value={face} onChange={(e) => setFace(e.currentTarget.value as typeof face)} data={[{ value: 'both', label: 'Both faces' }, { value: 'round', label: 'Round hole' }, { value: 'through', label: 'Square hole' }, { value: 'none', label: 'None' }]} />
+        {face !== 'none' && <div className="fields"><QuantityField label={face === 'round' ? 'Hole across' : 'Slot width'} kind="length" value={slotWidth} onCommit={inRange(0.0003, 0.06, setSlotWidth, 'From 0.3 to 60 mm.')} />{face !== 'round' && <QuantityField label="Slot depth" kind="length" value={slotDepth} onCommit={inRange(0.0003, 0.06, setSlotDepth, 'From 0.3 to 60 mm.')} />}</div>}
         <div className="fields"><QuantityField label="Sheet, long" kind="length" value={sheet[0]} onCommit={inRange(0.05, 3, (v) => setSheet([v, sheet[1]]), 'From 50 mm to 3 m.')} /><QuantityField label="Sheet, wide" kind="length" value={sheet[1]} onCommit={inRange(0.05, 3, (v) => setSheet([sheet[0], v]), 'From 50 mm to 3 m.')} /></div>
         <Switch size="xs" label="May be turned a quarter (grain)" checked={turn} onChange={(e) => setTurn(e.currentTarget.checked)} />
         <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>

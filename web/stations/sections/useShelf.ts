@@ -42,6 +42,7 @@ export function useShelf(candidates: readonly Candidate[], work: SectionWork, ch
     setStopped(false);
     let pending: [string, Polar | string][] = [];
     const flush = () => { const now = pending; pending = []; if (now.length > 0) setFound((m) => new Map([...m, ...now])); };
+    setProgress(wanted.length > 0 ? { done: 0, total: wanted.length } : null);
     const unique = [...new Map(wanted.map((s) => [specKey(s), s])).values()];
     polarsOf(unique, (polar, spec, p) => {
       if (control.signal.aborted) return;
