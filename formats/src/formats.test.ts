@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternProject } from '@skiametra/core/demo';
 import { naca4 } from '@skiametra/core/section';
-import { parseDat, parseFlightCsv, parseProjectJson, writeDat, writeProjectJson } from './index';
+import { parseDat, parseFlightCsv, parsePolarCsv, parseProjectJson, writeDat, writeProjectJson } from './index';
 
 const c = naca4('2412', 41);
 const pts = Array.from({ length: 41 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]] as [number, number]);
@@ -36,4 +36,17 @@ describe('flight CSV', () => {
 describe('project JSON', () => {
   it('round trip', () => { const r = parseProjectJson(writeProjectJson(bitternProject())); expect(r.status === 'ok' && r.value).toEqual(bitternProject()); });
   it.each([['{', /cut short/], ['[]', /not a Skiametra/], ['{"format":"skiametra-project","schemaVersion":99}', /newer/]])('refuses %s', (text, re) => { const r = parseProjectJson(text); expect(r.status === 'error' && r.message).toMatch(re); });
+});
+
+describe('measured polars', () => {
+  it('takes header names in any order, degrees, gaps and a Reynolds number', () => {
+    const r = parsePolarCsv('Cd,Cl,Alpha (deg),Re\n0.012,0.4,2,200000\n,0.6,4,\n0.03,bad,5,\n');
+    expect(r).toEqual({ status: 'ok', reynolds: 200000, skipped: 1, points: [{ alpha: expect.closeTo((2 * Math.PI) / 180, 9), cl: 0.4, cd: 0.012 }, { alpha: expect.closeTo((4 * Math.PI) / 180, 9), cl: 0.6, cd: null }] });
+  });
+  it('takes semicolons with decimal commas', () => expect(parsePolarCsv('cl;cd\n0,5;0,011\n')).toMatchObject({ status: 'ok', points: [{ alpha: null, cl: 0.5, cd: 0.011 }] }));
+  it.each([['', /first line/], ['a,b\n1,2', /first line/], ['cl\n1', /column “alpha” or “cd”/], ['cl,cd\nx,y', /No line/], [`cl,cd\n${'0.5,0.01\n'.repeat(400)}`, /more than 300/], ['x'.repeat(300_000), /larger/]])('%#: refused with a sentence', (text, re) => {
+    const r = parsePolarCsv(text);
+    expect(r.status).toBe('error');
+    expect(r.status === 'error' && r.message).toMatch(re);
+  });
 });

@@ -23,10 +23,12 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   expect(await stripNumber(page, 'score@tubes-8')).toBeCloseTo(score, 0);
 
   await station(page, 'Sections');
-  await page.getByLabel(/paste coordinates/).fill('three points\n1 0\n0 0\n1 0');
+  await page.getByLabel('Shape', { exact: true }).selectOption('points');
+  await page.getByLabel(/Paste coordinates/).fill('three points\n1 0\n0 0\n1 0');
   await page.getByRole('button', { name: 'Take pasted' }).click();
   await expect(page.getByText(/holds 3 points/)).toBeVisible();
-  await page.getByLabel('NACA 4-digit').fill('9');
+  await page.getByLabel('Shape', { exact: true }).selectOption('naca4');
+  await page.getByLabel('NACA 4-digit', { exact: true }).fill('9');
   await page.getByRole('button', { name: 'Use', exact: true }).click();
   await expect(page.getByText(/four digits; the section stays/)).toBeVisible();
   await page.getByLabel('Section file').setInputFiles({ name: 'big.dat', mimeType: 'text/plain', buffer: Buffer.alloc(300_000, 'x') });

@@ -7,6 +7,8 @@ import { startCluster } from '../../scripts/database.mjs';
 import { connect, type Db } from './connection';
 import { exportProject, importProject } from './exchange';
 import { prepareDatabase } from './migrate';
+import { platePolar } from '@skiametra/core/section';
+import { findPolars, keepPolars, offeredSchema, wantedSchema } from './polars';
 import { logs, measurements, projects, revisions, versions } from './schema';
 import { createTest, createVersion, listProjects, loadWorkspace, personNamed, saveTest, saveVersion, setUnits } from './store';
 
@@ -26,6 +28,23 @@ beforeAll(async () => {
 afterAll(async () => { cluster?.kill(); await Promise.race([pool?.end().catch(() => undefined), new Promise((r) => setTimeout(r, 3000))]); });
 
 const withWind = (wind: number): DesignDocument => setPath(bitternDocument(), 'brief.site.wind', wind);
+
+describe('the shelf of polars', () => {
+  const polar = platePolar(() => 0.02, 0.02, 1e5);
+  it('gives back what was kept, and only what was asked for', async () => {
+    await keepPolars(db, { 'shape-abc123': polar, 'shape-def456': polar });
+    await keepPolars(db, { 'shape-abc123': { ...polar, clMax: 9 } });
+    expect(await findPolars(db, ['shape-abc123', 'shape-none00'])).toEqual({ 'shape-abc123': polar });
+    expect(await findPolars(db, [])).toEqual({});
+  });
+  it('requests are checked: keys, counts and numbers', () => {
+    expect(wantedSchema.safeParse({ keys: ["x'; drop table polars"] }).success).toBe(false);
+    expect(wantedSchema.safeParse({ keys: Array.from({ length: 401 }, () => 'shape-abc123') }).success).toBe(false);
+    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': polar } }).success).toBe(true);
+    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, clMax: 1e9 } } }).success).toBe(false);
+    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, extra: 1 } } }).success).toBe(false);
+  });
+});
 
 describe('saving', () => {
   it('raises the revision, keeps what it replaced, refuses a stale base with what is there now', async () => {

@@ -11,7 +11,7 @@ const INCH = 0.0254;
 
 const brief: Brief = {
   purpose: 'Fly sealed water-sample tubes between two marker poles on a flooded marsh. The score rewards tubes carried, laps in the window and energy left. Take-off from a 20 m boardwalk, landing on the same.',
-  site: { elevation: 4, temperature: 288.15, wind: 0.5, stripLength: 20, surface: 'boards', rollingFriction: 0.1 },
+  site: { elevation: 4, temperature: 288.15, wind: 0.5, stripLength: 20, surface: 'boards', rollingFriction: 0.06 },
   course: { straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 300, timedLaps: 3 },
   requirements: [
     { id: 'strip', quantity: 'groundRun', state: 'all', op: 'atMost', min: null, max: 20, rule: 'Rule 4.1, boardwalk', wish: false },
