@@ -127,7 +127,7 @@ export function ribTemplate(label: string, points: Path, chord: number, options:
   const xs = inner[0].map((p) => p[0]);
   const first = options.slots[0], sparX = (first?.at ?? 0.3) * chord, tall = span(inner[0], sparX) ?? [0, 0];
   return {
-    label, cuts: kerfed, labelAt: [0.42 * chord, 0.004 * chord], warnings,
+    label, cuts: kerfed, labelAt: [0.62 * chord, 0.012 * chord], warnings,
     marks: [[[Math.min(...xs), 0], [Math.max(...xs), 0]], [[sparX, tall[0]], [sparX, tall[1]]]],
   };
 }
