@@ -107,4 +107,9 @@ describe('findings', () => {
     expect(l.entries).toEqual([]);
   });
   it('the starter has nothing to stop it', () => expect(run(starterDocument()).findings.filter((f) => f.severity === 'stop')).toEqual([]));
+  it('a wing of film says in the number itself that its section is rough', () => {
+    const l = withPath('design.sections.wing-section.shape', { kind: 'film', camber: 0.06, at: 0.4, thickness: 0.004 });
+    expect(l.entries.find((e) => e.id === 'clMax')!.warnings.join(' ')).toMatch(/known only roughly/);
+    expect(withPath('design.sections.wing-section.name', 'Same').entries.find((e) => e.id === 'clMax')!.warnings).toEqual([]);
+  });
 });

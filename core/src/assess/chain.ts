@@ -9,6 +9,7 @@ import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
 import { buildDrive, lipoOpenCircuit, MEAN_SOC, operate, operateForThrust, type Drive } from '../power';
+import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import type { Prepared } from './prepare';
@@ -94,6 +95,16 @@ function structureValues(design: Design, mass: number, wingMass: number, f: Fact
   return curve;
 }
 
+/** A sentence when the wing's sections are known only roughly at its Reynolds number. */
+function roughSections(design: Design, prep: Prepared, reynoldsOf: (chord: number) => number): string | undefined {
+  const wing = design.surfaces.find((s) => s.role === 'wing')!;
+  for (const st of wing.stations) {
+    const p = nearestPolar(prep.polars.get(st.section)!, reynoldsOf(st.chord));
+    if (p?.confidence === 'low') return `Section ${design.sections.find((s) => s.id === st.section)!.name} is known only roughly here. ${p.warnings[0] ?? ''}`.trim();
+  }
+  return undefined;
+}
+
 /** What one run shares between its loadings. */
 interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive; thrust: (v: number) => number; lapThrust: (v: number) => number }
 
@@ -124,7 +135,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     const vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax });
     limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
   }
-  put('clMax', limit.clMax);
+  put('clMax', limit.clMax, roughSections(design, prep, (c) => (10 * c) / nu));
   put('stallEta', limit.eta);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios.map((p) => p.ratio);
 

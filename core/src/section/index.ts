@@ -8,7 +8,7 @@ export { FREE } from './prepared';
 export type { FlowOptions, PreparedSection } from './prepared';
 export { flowPicture } from './flowPoint';
 export type { FlowPicture, FlowPoint, SurfaceStation } from './flowPoint';
-export { analyseAngles, polarKey, polarOf, polarOfPrepared, polarSet, largestLift, prepareContour, profileDrag, recallPolar, rememberPolar, sectionClMax } from './polar';
+export { analyseAngles, polarKey, polarOf, polarOfPrepared, polarSet, largestLift, nearestPolar, prepareContour, profileDrag, recallPolar, rememberPolar, sectionClMax } from './polar';
 export type { Polar, PolarOptions, PolarPoint, PolarSet } from './polar';
 export { blendOf, scaled, stepped, warped, withFlap } from './modify';
 export type { BuildErrors, Step } from './modify';

@@ -3,7 +3,7 @@
  * is let go and a shape parameter is prescribed instead, so that the march always ends. It starts the coupled
  * solution, and stands alone for plates.
  */
-import { closure, H, LAMINAR, TURBULENT, WAKE, WIDTH, type Regime } from './closure';
+import { LAMINAR, TURBULENT, WAKE, type Regime } from './closure';
 import { equilibriumStress, intervalResidual, stagnationResidual, transitionResidual, wavesAfter, type Station } from './layer';
 
 export interface Marched {
@@ -132,11 +132,4 @@ export function marchWake(first: Station, x: Float64Array, ue: Float64Array, re:
     out.push(q);
   }
   return out;
-}
-
-/** Shape parameter of a station. */
-export function shapeOf(regime: Regime, q: Station, re: number): number {
-  const f = new Float64Array(WIDTH);
-  closure(regime, q.theta, q.dstar, q.ue, q.c, re, f, 0);
-  return f[H];
 }

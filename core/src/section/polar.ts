@@ -323,6 +323,11 @@ export function profileDrag(set: PolarSet, cl: number, reynolds: number): number
   return blend(set, reynolds, (p) => dragOf(p, cl));
 }
 
+/** The polar nearest to a Reynolds number in log; null for an empty set. What it warns of holds for numbers read there. */
+export function nearestPolar(set: PolarSet, reynolds: number): Polar | null {
+  return set.polars.reduce<Polar | null>((best, p) => (best === null || Math.abs(Math.log(p.reynolds / reynolds)) < Math.abs(Math.log(best.reynolds / reynolds)) ? p : best), null);
+}
+
 /** Largest lift coefficient at a Reynolds number; ends of the computed range are held. */
 export function sectionClMax(set: PolarSet, reynolds: number): number {
   return blend(set, reynolds, (p) => p.clMax);
