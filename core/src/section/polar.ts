@@ -139,18 +139,17 @@ export function analyseAngles(prep: PreparedSection, reynolds: number, alphas: r
   const sorted = [...alphas].sort((a, b) => a - b);
   const out = sorted.map((alpha) => ({ alpha, settled: null as Settled | null, point: null as FlowPoint | null }));
   const walker = new Walker(prep, reynolds, options);
-  const want = clamp(angleOfLift(prep.basis, 0.5), sorted[0] ?? 0, sorted[sorted.length - 1] ?? 0);
-  let first = 0;
-  sorted.forEach((a, i) => { if (Math.abs(a - want) < Math.abs(sorted[first] - want)) first = i; });
-  const seed = out.length === 0 ? null : walker.begin(sorted[first]);
+  // always from the same easy angle outwards, so that a point does not depend on which others were asked for
+  const seed = out.length === 0 ? null : walker.begin(angleOfLift(prep.basis, 0.5));
   if (!seed) return out;
+  const above = sorted.findIndex((a) => a >= seed.state.alpha - 1e-9), first = above < 0 ? sorted.length : above;
   let done = 0, going = true;
   const run = (from: number, step: 1 | -1) => {
     walker.from(seed);
     let lost = 0, at = seed.state.alpha;
     for (let i = from; going && i >= 0 && i < out.length && lost < 4; i += step) {
       // long steps are taken in short ones
-      const target = out[i].alpha, legs = Math.min(8, Math.max(1, Math.ceil((Math.abs(target - at) - 1e-9) / (2 * DEG))));
+      const target = out[i].alpha, legs = Math.min(12, Math.max(1, Math.ceil((Math.abs(target - at) - 1e-9) / (2 * DEG))));
       let s: Settled | null = null;
       for (let k = 1; k <= legs; k++) {
         const a = at + ((target - at) * k) / legs;

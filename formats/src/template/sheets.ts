@@ -1,8 +1,12 @@
 /** Templates laid on sheets of a given size, and written as SVG, DXF and PDF at true size. */
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 import { jsPDF } from 'jspdf';
-import { MaxRectsPacker } from 'maxrects-packer';
+import type { MaxRectsPacker as Packer } from 'maxrects-packer';
+// @ts-expect-error the package's main file is no ES module although it says so; its .mjs is, and has no types of its own
+import { MaxRectsPacker as Untyped } from 'maxrects-packer/dist/maxrects-packer.mjs';
 import type { Path, Template } from './rib';
+
+const MaxRectsPacker = Untyped as typeof Packer;
 
 export interface Sheet { readonly width: number; readonly height: number; readonly placed: readonly Template[] }
 
