@@ -58,7 +58,7 @@ const ROWS: Row[] = [
   ['cgChord', 'CG on the mean chord', 'chordPercent', 'loading', 'balance', '({cgX} − leading edge of the mean chord) / {meanChord}', 'Mass ledger'],
   ['staticMargin', 'Static margin', 'chordPercent', 'loading', 'balance', '({neutralPoint} − {cgX}) / {meanChord}', VLM],
   ['wingLoading', 'Wing loading', 'wingLoading', 'loading', 'flight', '{mass} / {wingArea}', 'Definition', 'less'],
-  ['clMax', 'Largest lift coefficient', 'ratio', 'loading', 'flight', 'first wing strip at its section’s limit, trimmed', 'Critical section; section limits by inviscid panels with a one-way boundary layer', 'more'],
+  ['clMax', 'Largest lift coefficient', 'ratio', 'loading', 'flight', 'first wing strip at its section’s limit, trimmed', 'Critical section; section limits from panels and boundary layers solved together (Drela and Giles 1987), or from theory and tests for thin sheets', 'more'],
   ['reynoldsStall', 'Reynolds number at the stall', 'reynolds', 'loading', 'sections', '{airDensity} · {stallSpeed} · {meanChord} / viscosity', 'Definition, on the mean chord'],
   ['reynoldsLap', 'Reynolds number on the lap', 'reynolds', 'loading', 'sections', '{airDensity} · {lapSpeed} · {meanChord} / viscosity', 'Definition, on the mean chord'],
   ['stallEta', 'Stall begins at span fraction', 'chordPercent', 'loading', 'flight', 'place of the first strip at its limit', 'Critical section'],

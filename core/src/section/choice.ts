@@ -41,6 +41,14 @@ function momentAt(p: Polar, cl: number): number {
   return interpolateLinear(q.map((v) => v.cl), q.map((v) => v.cm), cl);
 }
 
+/** How far another polar lies from given points at the same angles: the worst case as a band; 0 where it has no solved points about. */
+export function gapBetween(points: Polar['points'], other: Polar, of: (p: Polar['points'][number]) => number): number[] {
+  const q = other.points.filter((p) => p.how !== 'extended');
+  if (q.length < 2) return points.map(() => 0);
+  const xs = q.map((p) => p.alpha), ys = q.map(of);
+  return points.map((p) => (p.alpha < xs[0] || p.alpha > xs[xs.length - 1] ? 0 : Math.abs(interpolateLinear(xs, ys, p.alpha) - of(p))));
+}
+
 /** Drag at a lift within the attached range; NaN outside. */
 export function dragAtLift(p: Polar, cl: number): number {
   const xs = p.attachedCl;

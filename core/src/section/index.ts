@@ -18,7 +18,7 @@ export { platePolar } from './plate';
 export { beyondStall } from './stall';
 export { thinAirfoil } from './thinAirfoil';
 export type { ThinAirfoil } from './thinAirfoil';
-export { dragAtLift, flatGap, limitSentence, MERITS, meritsOf, PICTURE_ANGLES, rankSections, weightTurns } from './choice';
+export { dragAtLift, flatGap, gapBetween, limitSentence, MERITS, meritsOf, PICTURE_ANGLES, rankSections, weightTurns } from './choice';
 export type { Mark, Merit, SectionMerits, Turn, Weights } from './choice';
 export { ribPlaces } from './ribs';
 export type { RibPlace } from './ribs';

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { luInPlace, luSolveInPlace, solveDense } from '../numeric';
-import { analyseAngles, analyseModel, blendOf, camberAt, contourFacts, contourFromPoints, dragAtLift, faces, flatGap, flowPicture, foldLine, FREE, inviscidAt, limitSentence, meritsOf, modelPolar, modelPolars, naca4, naca4Modified, naca5, platePolar, polarKey, polarOf, polarOfPrepared, polarSchema, prepareContour, profileDrag, rankSections, recallPolar, rememberPolar, ribPlaces, scaled, sectionModel, solveInviscid, thicknessAt, warped, warpedModel, weightTurns, type Polar, type SectionMerits, type ShapeSpec } from '.';
+import { analyseAngles, analyseModel, blendOf, camberAt, contourFacts, contourFromPoints, dragAtLift, faces, flatGap, flowPicture, foldLine, FREE, gapBetween, inviscidAt, limitSentence, meritsOf, modelPolar, modelPolars, naca4, naca4Modified, naca5, platePolar, polarKey, polarOf, polarOfPrepared, polarSchema, prepareContour, profileDrag, rankSections, recallPolar, rememberPolar, ribPlaces, scaled, sectionModel, solveInviscid, thicknessAt, warped, warpedModel, weightTurns, type Polar, type SectionMerits, type ShapeSpec } from '.';
 import { sourcePsi, sourceVelocity, vortexPsi, vortexVelocity } from './influence';
 import { beyondStall } from './stall';
 
@@ -235,6 +235,13 @@ describe('choice', () => {
     expect(m.lowDragTo).toBeGreaterThan(m.lowDragFrom);
     expect(dragAtLift(p, 9)).toBeNaN();
     expect(flatGap(naca4('0012'))).toBeGreaterThan(flatGap(naca4('4412')));
+  });
+  it('the band of a worst case is the gap at the same angle, and nothing where there is no other', () => {
+    const a = platePolar(() => 0, 0.02, 1e5), b = platePolar(() => 0, 0.02, 1e5, [0, 0.1]);
+    const higher = { ...b, points: b.points.map((q) => ({ ...q, cl: q.cl + 0.2 })) };
+    const gap = gapBetween(a.points, higher, (q) => q.cl);
+    expect(gap[a.points.findIndex((q) => Math.abs(q.alpha) < 1e-9)]).toBeCloseTo(0.2, 9);
+    expect(gap[0]).toBe(0);
   });
   it('says in a sentence what ends the lift', () => {
     expect(limitSentence(polarOfPrepared(prepareContour(naca4('4412', 100)), 4e5, quick))).toMatch(/trailing edge forwards/);

@@ -3,7 +3,7 @@ import { Button, FileButton } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import type { SectionWork } from '@skiametra/core/assess';
 import type { Section, SectionChoice } from '@skiametra/core/design';
-import { limitSentence, type Polar } from '@skiametra/core/section';
+import { gapBetween, limitSentence, type Polar } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
 import { parsePolarCsv } from '@skiametra/formats';
 import { ChartFrame, type Series } from '../../parts/ChartFrame';
@@ -14,18 +14,6 @@ import type { ShelfRow } from './useShelf';
 
 const LOOKS: Series['look'][] = ['predicted', 'ink', 'second', 'ghost'];
 
-/** Half the gap between the drawing and the worst case, as the band of a curve. */
-function bandOf(drawn: Polar, built: Polar | undefined, of: (p: Polar['points'][number]) => number): number[] | null {
-  if (!built) return null;
-  const pts = built.points.filter((p) => p.how !== 'extended');
-  return drawn.points.map((p) => {
-    const i = pts.findIndex((q) => q.alpha >= p.alpha);
-    if (i <= 0) return 0;
-    const [a, b] = [pts[i - 1], pts[i]], t = (p.alpha - a.alpha) / (b.alpha - a.alpha);
-    return Math.abs(of(a) + t * (of(b) - of(a)) - of(p));
-  });
-}
-
 interface Props { rows: readonly ShelfRow[]; work: SectionWork; section: Section; choice: SectionChoice; onChoice: (c: SectionChoice) => string | null }
 
 /** The picked sections over each other, the worst case of each built one as a band, and what was measured as discs. */
@@ -35,7 +23,7 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
   const list = rows.filter((r) => r.outline).slice(0, 4);
   const curves = list.flatMap((r, i) => (r.atWork ? [{ name: r.candidate.name, look: LOOKS[i], p: r.atWork, built: r.built }] : []));
   const inside = (p: Polar) => p.points.filter((q) => q.cd < 0.12);
-  const series = (x: (q: Polar['points'][number]) => number, y: (q: Polar['points'][number]) => number): Series[] => curves.map((c, i) => ({ name: c.name, look: c.look, x: inside(c.p).map(x), y: inside(c.p).map(y), sigma: i === 0 ? bandOf({ ...c.p, points: inside(c.p) }, c.built, y) : null }));
+  const series = (x: (q: Polar['points'][number]) => number, y: (q: Polar['points'][number]) => number): Series[] => curves.map((c, i) => ({ name: c.name, look: c.look, x: inside(c.p).map(x), y: inside(c.p).map(y), sigma: i === 0 ? c.built ? gapBetween(inside(c.p), c.built, y) : null : null }));
   const measured = section.measured ?? [];
   const discs = (x: 'alpha' | 'cd', y: 'cl'): Series[] => measured.map((m): Series => { const pts = m.points.filter((p) => p[x] !== null); return { name: `${m.name}, Re ${formatNumber(m.reynolds, 3)}`, look: 'measured', marks: true, x: pts.map((p) => p[x]!), y: pts.map((p) => p[y]) }; }).filter((s) => s.x.length > 0);
   const cases = curves.flatMap((c) => [c.p.clMax, ...(c.built ? [c.built.clMax] : [])]);
