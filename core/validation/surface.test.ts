@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Surface } from '../src/design';
 import { naca4 } from '../src/section';
 import { solveDense } from '../src/numeric';
-import { horseshoe } from '../src/surface/lattice';
+import { horseshoe } from '../src/surface/horseshoe';
 import { bodyMomentSlope, inducedDrag, munkFactor, planformOf, solveLattice, tailVolume } from '../src/surface';
 
 const contours = new Map([['s', naca4('0012')]]);

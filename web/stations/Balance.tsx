@@ -51,16 +51,16 @@ function MassLedger() {
   const planned = (i: number) => {
     const item = items[i];
     if (!item) return null;
-    if (item.planned.kind === 'areal') return <span className="num" title={`Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface`}>{formatValue(plannedItem(item, design).mass, 'mass', units)}</span>;
+    if (item.planned.kind !== 'mass') return <span className="num" title={item.planned.kind === 'areal' ? `Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface` : 'Calculated from skin, core and covering'}>{formatValue(plannedItem(item, design).mass, 'mass', units)}</span>;
     return <QuantityField label={`Planned, row ${i + 1}`} hideLabel hideUnit value={item.planned.mass} kind="mass" onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.planned`, value: { kind: 'mass', mass: si } })} />;
   };
-  const place = (i: number) => (items[i]?.planned.kind === 'areal' ? <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span> : <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />);
+  const place = (i: number) => (items[i] && items[i].planned.kind !== 'mass' ? <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span> : <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />);
   const movable = (i: number) => {
     const item = items[i];
     if (!item) return null;
     return <input type="checkbox" aria-label={`${item.name} can move`} checked={item.movable !== null} title={item.movable ? `from ${formatQuantity(item.movable.from, 'length', units)} to ${formatQuantity(item.movable.to, 'length', units)}` : 'fixed'} onChange={(e) => edit({ type: 'set', path: `${D}.items.${i}.movable`, value: e.target.checked ? { from: item.x - 0.05, to: item.x + 0.05 } : null })} />;
   };
-  const plan = loadedState(design, { id: 'x', name: '', count: 0 }, 'plan', 1).mass, best = loadedState(design, { id: 'x', name: '', count: 0 }, 'best', 1).mass;
+  const plan = loadedState(design, { count: 0 }, 'plan', 1).mass, best = loadedState(design, { count: 0 }, 'best', 1).mass;
   return (
     <section className="block"><h2>Mass ledger <span className="right"><label className="dim" style={{ fontSize: '0.75rem' }}><input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups and heights</label></span></h2>
       <SheetTable path={`${D}.items`} caption="Mass ledger" addLabel="Add an item" newRow={(): Item => ({ id: freshId('item', items), name: 'New item', group: 'other', planned: { kind: 'mass', mass: 0.02 }, basis: 'guess', spread: 0.15, weighed: null, x: 0.3, y: 0, z: 0, inWing: false, movable: null })}

@@ -26,7 +26,7 @@ const TRANSITION_HEIGHT = 15;
 const NEVER = 9999;
 
 /** Quantities of the whole design. */
-function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAero, drive: Drive, v: Values): void {
+function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAero, drive: Drive | null, v: Values): void {
   const { air, wing } = prep;
   v['airDensity@all'] = air.density;
   v['densityAltitude@all'] = air.densityAltitude;
@@ -41,6 +41,16 @@ function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAe
   v['cgForward@all'] = aero.neutralX - design.flight.marginMax * wing.mac;
   v['cgAft@all'] = aero.neutralX - design.flight.marginMin * wing.mac;
 
+  if (drive) driveValues(prep, drive, v);
+  if (prep.stall.reserve !== null) v['aileronReserve@all'] = prep.stall.reserve;
+  v['stallAngle@all'] = prep.stall.alphaStall;
+  const spar = sparSection(design.structure.spar);
+  v['sparMoment@all'] = spar.momentUp * f.strength;
+  v['sparStiffness@all'] = spar.stiffness * f.stiffness;
+}
+
+function driveValues(prep: Prepared, drive: Drive, v: Values): void {
+  const { air } = prep;
   const still = operate(drive, 1, 0, MEAN_SOC);
   v['staticThrust@all'] = still.thrust;
   v['staticCurrent@all'] = still.current;
@@ -49,10 +59,6 @@ function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAe
   v['packVoltage@all'] = still.voltage;
   v['tipMach@all'] = (still.omega * drive.curve.size.diameter) / 2 / air.soundSpeed;
   v['usableEnergy@all'] = drive.charge * drive.series * lipoOpenCircuit(MEAN_SOC);
-
-  const spar = sparSection(design.structure.spar);
-  v['sparMoment@all'] = spar.momentUp * f.strength;
-  v['sparStiffness@all'] = spar.stiffness * f.stiffness;
 }
 
 /** The laps of one loading: speed at the lap throttle, turns, window, energy. */
@@ -106,10 +112,10 @@ function roughSections(design: Design, prep: Prepared, reynoldsOf: (chord: numbe
 }
 
 /** What one run shares between its loadings. */
-interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive; thrust: (v: number) => number; lapThrust: (v: number) => number }
+interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive | null; thrust: (v: number) => number; lapThrust: (v: number) => number }
 
 function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
-  const { brief, design, prep, f, aero, drive, thrust } = step;
+  const { design, prep, f, aero, drive, thrust } = step;
   const { air, wing } = prep;
   const v = r.values;
   const put = (id: string, x: number, remark?: string) => {
@@ -125,19 +131,24 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   put('payloadMass', payload);
   put('payloadCount', loading.count);
   put('cgX', state.x);
+  put('cgSpread', state.sigmaX);
   put('cgChord', (state.x - wing.macX) / wing.mac);
   put('staticMargin', (aero.neutralX - state.x) / wing.mac);
+  const { lattice } = prep, side = loading.sideArea;
+  // side area that a state opens: a low plate, side force slope 1.6 per rad on its area (aspect ratio near 1, from memory)
+  put('yawStiffness', prep.yaw.Cnbeta + (prep.yaw.CYbeta * (state.x - lattice.refX)) / wing.span + (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0));
 
   // lift limit: Reynolds number and stall speed settle together
   const nu = air.viscosity / air.density;
-  let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (10 * c) / nu, f.clMax);
-  for (let k = 0; k < 2; k++) {
-    const vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax });
-    limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
-  }
+  let vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: 1.3 * f.clMax });
+  let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
+  vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax * prep.stall.ratio });
+  limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
+  // the sweep with sections coupled in carries a little past the critical section
+  limit = { ...limit, clMax: limit.clMax * prep.stall.ratio };
   put('clMax', limit.clMax, roughSections(design, prep, (c) => (10 * c) / nu));
   put('stallEta', limit.eta);
-  r.curves[`stallRatio@${loading.id}`] = limit.ratios.map((p) => p.ratio);
+  r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
 
   // flight
   const table = prep.dragTables.get(loading.id)!;
@@ -146,24 +157,19 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     drag: (speed, n = 1) => dragAt(table, speed, n * state.mass * G0, air.density, f).total,
     fullThrust: thrust,
   };
-  const vs = stallSpeed(model);
+  vs = stallSpeed(model);
   put('stallSpeed', vs);
   put('wingLoading', state.mass / wing.area);
-  put('liftOffSpeed', design.flight.liftOffFactor * vs);
-  const groundDrag = dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total / (0.5 * air.density * 144);
-  const run = groundRun(model, { friction: brief.site.rollingFriction, wind: brief.site.wind, liftOffFactor: design.flight.liftOffFactor, groundCl: design.flight.groundCl, dragArea: groundDrag });
-  put('groundRun', run.status === 'airborne' ? run.distance : NEVER, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
-  const climb = bestClimb(model);
-  put('climbRate', climb.rate);
-  const top = levelSpeed(model, thrust);
-  put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
   const gl = glide(model);
   put('glideRatio', gl.ratio);
   put('glideSpeed', gl.speed);
   put('minSink', gl.sink);
-  put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
-  put('powerToWeight', v['staticPower@all'] / state.mass);
-  lapValues({ brief, design, model, drive, lapThrust: step.lapThrust, run, climb: climb.rate, usable: v['usableEnergy@all'] }, put);
+  if (drive) poweredValues(step as RunStep & { drive: Drive }, loading, model, table, r, put);
+  else {
+    // a glider's work speed is its best glide
+    put('lapSpeed', gl.speed, 'No motor: the speed of the best glide.');
+    put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
+  }
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x).elevator);
 
@@ -177,21 +183,43 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
   const flown = (f: (s: number) => number) => CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : f(s)));
   r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
-  r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
+  if (drive) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
+}
+
+/** What only an aircraft with a motor does: leave the ground, climb, fly laps. */
+function poweredValues(step: RunStep & { drive: Drive }, loading: Loading, model: PointModel, table: Parameters<typeof dragAt>[0], r: ChainResult, put: (id: string, x: number, remark?: string) => void): void {
+  const { brief, design, prep, f, drive, thrust } = step;
+  const { air, wing } = prep;
+  const v = r.values, vs = stallSpeed(model), state = { mass: model.mass };
+  put('liftOffSpeed', design.flight.liftOffFactor * vs);
+  const groundDrag = dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total / (0.5 * air.density * 144);
+  const run = groundRun(model, { friction: brief.site.rollingFriction, wind: brief.site.wind, liftOffFactor: design.flight.liftOffFactor, groundCl: design.flight.groundCl, dragArea: groundDrag });
+  put('groundRun', run.status === 'airborne' ? run.distance : NEVER, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
+  const climb = bestClimb(model);
+  put('climbRate', climb.rate);
+  const top = levelSpeed(model, thrust);
+  put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
+  put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
+  put('powerToWeight', v['staticPower@all'] / state.mass);
+  lapValues({ brief, design, model, drive, lapThrust: step.lapThrust, run, climb: climb.rate, usable: v['usableEnergy@all'] }, put);
 }
 
 /** One run of the chain. */
 export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factors): ChainResult {
   const r: ChainResult = { values: {}, curves: {}, remarks: {} };
   const aero = linearAero(prep.lattice, prep.bodySlope, f.neutralPoint - 1);
-  const drive = buildDrive(design.power, prep.air.density, f);
+  const drive = design.power.unpowered ? null : buildDrive(design.power, prep.air.density, f);
   designValues(design, prep, f, aero, drive, r.values);
-  const thrusts = THRUST_SPEEDS.map((s) => operate(drive, 1, s).thrust);
-  const thrust = (s: number) => interpolateLinear(THRUST_SPEEDS, thrusts, s);
-  r.curves['thrust@all'] = CURVE_SPEEDS.map(thrust);
-  const lapThrusts = THRUST_SPEEDS.map((s) => operate(drive, design.flight.lapThrottle, s).thrust);
-  const lapThrust = (s: number) => interpolateLinear(THRUST_SPEEDS, lapThrusts, s);
-  r.curves['lapThrust@all'] = CURVE_SPEEDS.map(lapThrust);
+  const thrustCurve = (throttle: number) => {
+    if (!drive) return () => 0;
+    const list = THRUST_SPEEDS.map((s) => operate(drive, throttle, s).thrust);
+    return (s: number) => interpolateLinear(THRUST_SPEEDS, list, s);
+  };
+  const thrust = thrustCurve(1), lapThrust = thrustCurve(design.flight.lapThrottle);
+  if (drive) {
+    r.curves['thrust@all'] = CURVE_SPEEDS.map(thrust);
+    r.curves['lapThrust@all'] = CURVE_SPEEDS.map(lapThrust);
+  }
   for (const l of design.loadings) loadingValues({ brief, design, prep, f, aero, drive, thrust, lapThrust }, l, r);
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;

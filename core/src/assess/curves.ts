@@ -12,13 +12,12 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
     const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i], y }));
     out.push({ id, state, xKind: 'speed', yKind, x: keep.map((p) => p.x), y: keep.map((p) => p.y), sigma: null });
   };
-  speedCurve('thrust@all');
-  speedCurve('lapThrust@all');
+  for (const key of ['thrust@all', 'lapThrust@all']) if (run.curves[key]) speedCurve(key);
   const half = prep.wing.span / 2;
   const wingStrips = prep.lattice.strips.map((s, i) => ({ s, i })).filter((p) => p.s.role === 'wing');
   for (const l of design.loadings) {
     speedCurve(`drag@${l.id}`);
-    speedCurve(`climb@${l.id}`, 'climbRate');
+    if (run.curves[`climb@${l.id}`]) speedCurve(`climb@${l.id}`, 'climbRate');
     for (const [id, yKind] of [['sparMoment', 'moment'], ['sparDeflection', 'length']] as const) {
       const y = run.curves[`${id}@${l.id}`];
       out.push({ id, state: l.id, xKind: 'length', yKind, x: y.map((_, i) => (half * i) / (y.length - 1)), y, sigma: null });

@@ -12,7 +12,7 @@ type Add = (station: Finding['station'], severity: Finding['severity'], state: s
 
 function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const forward = entryOf(ledger, 'cgForward', 'all')!.value, aft = entryOf(ledger, 'cgAft', 'all')!.value;
-  const outside = design.loadings.filter((l) => { const x = entryOf(ledger, 'cgX', l.id)!.value; return x < forward - 1e-6 || x > aft + 1e-6; });
+  const outside = design.loadings.filter((l) => !l.hover).filter((l) => { const x = entryOf(ledger, 'cgX', l.id)!.value; return x < forward - 1e-6 || x > aft + 1e-6; });
   if (outside.length === 0) return;
   const proposal = solveBalance(design, { forward, aft });
   const marginOf = (id: string) => entryOf(ledger, 'staticMargin', id)!.value;
@@ -20,7 +20,11 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const first = outside.reduce((a, l) => (off(l.id) > off(a.id) ? l : a), outside[0]);
   const margin = marginOf(first.id);
   const tail = margin < design.flight.marginMin;
-  const changes = proposal.moves.map((m) => ({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
+  const changes: { path: string; value: unknown }[] = proposal.moves.map((m) => ({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
+  for (const m of proposal.moves) {
+    const box = design.items.find((i) => i.id === m.item)?.box;
+    if (m.across && box) changes.push({ path: `items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } });
+  }
   const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
   const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
   add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);
@@ -39,6 +43,7 @@ function structureFindings(design: Design, ledger: Ledger, add: Add): void {
 }
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
+  if (design.power.unpowered) return;
   const { battery, esc, motor, propeller } = design.power;
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
   const pack = (battery.capacity / 3600) * battery.maxC;
@@ -57,18 +62,22 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
 
 function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   for (const l of design.loadings) {
-    const climb = entryOf(ledger, 'climbRate', l.id)!.value;
+    const climb = entryOf(ledger, 'climbRate', l.id)?.value ?? Infinity;
     if (climb < 0.5) { add('flight', 'stop', l.id, `${l.name} climbs at ${climb.toFixed(2)} m/s: too little to clear anything.`); break; }
   }
   for (const l of design.loadings) {
-    const e = entryOf(ledger, 'turnStallSpeed', l.id)!;
-    if (e.warnings.length) { add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`); break; }
+    const e = entryOf(ledger, 'turnStallSpeed', l.id);
+    if (e?.warnings.length) { add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`); break; }
   }
-  const last = design.loadings[design.loadings.length - 1];
-  const eta = entryOf(ledger, 'stallEta', last.id)!.value;
-  const aileron = design.surfaces.find((s) => s.role === 'wing')?.controls.find((c) => c.kind === 'aileron');
-  if (aileron && eta > aileron.from && eta < aileron.to) add('shape', 'look', last.id, `The stall begins at ${(eta * 100).toFixed(0)} % of the half span, inside the aileron: it may drop a wing. Some washout moves it inboard.`);
+  const reserve = entryOf(ledger, 'aileronReserve', 'all')?.value, wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
+  const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
+  if (reserve !== undefined && reserve < wanted) add('shape', 'look', 'all', `The ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`);
+  const yaw = design.loadings.filter((l) => !l.hover).map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 })).reduce<{ l: { id: string; name: string }; v: number } | null>((a, q) => (a === null || q.v < a.v ? q : a), null);
+  if (yaw && yaw.v < 0.01) add('balance', yaw.v < 0 ? 'stop' : 'look', yaw.l.id, `${yaw.l.name} hardly weathercocks (Cnβ ${yaw.v.toFixed(3)} per rad, the weakest state): more fin, or a longer tail.`);
 }
+
+/** Ailerons are to answer so far past the first stall [rad] where the design does not say (common practice, no source). */
+const AILERON_RESERVE = (3 * Math.PI) / 180;
 
 export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
   if (ledger.stopped) return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
@@ -83,7 +92,7 @@ export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreEr
     if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);
     else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
   }
-  const re = entryOf(ledger, 'reynoldsLap', design.loadings[0].id)!.value;
+  const re = entryOf(ledger, 'reynoldsLap', design.loadings[0].id)?.value ?? Infinity;
   if (re < 6e4) add('sections', 'look', 'all', `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`);
   return [...out, ...plausibilityFindings(design, ledger)];
 }

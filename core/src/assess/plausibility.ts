@@ -9,9 +9,9 @@ import { entryOf } from './ledger';
 import { quantityDef } from './quantities';
 
 const USUAL: Record<string, [lo: number, hi: number]> = {
-  wingSpan: [0.3, 6], aspectRatio: [3, 25], meanChord: [0.04, 0.9], tailVolume: [0.25, 1.3], finVolume: [0.012, 0.1],
-  mass: [0.1, 30], wingLoading: [1, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
-  stallSpeed: [3, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
+  wingSpan: [0.15, 6], aspectRatio: [2, 25], meanChord: [0.03, 0.9], tailVolume: [0.25, 1.3], finVolume: [0.012, 0.1],
+  mass: [0.002, 30], wingLoading: [0.2, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
+  stallSpeed: [1.2, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
   clMax: [0.7, 2.4], tipDeflection: [0, 0.3], lapTime: [4, 600],
 };
 
@@ -35,7 +35,8 @@ function rangeQuestions(ledger: Ledger): Finding[] {
 function contradictions(design: Design): Finding[] {
   const out: Finding[] = [];
   const ask = (station: Finding['station'], sentence: string) => out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
-  const { battery, motor, esc } = design.power;
+  const { battery, motor, esc, unpowered } = design.power;
+  if (!unpowered) {
   const pack = design.items.filter((i) => i.group === 'battery').reduce((s, i) => s + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0);
   const wh = (battery.capacity * battery.series * 3.7) / 3600;
   if (pack > 0 && !(wh / pack >= 90 && wh / pack <= 260)) ask('power', `The pack holds ${wh.toFixed(0)} Wh and weighs ${(pack * 1000).toFixed(0)} g: ${(wh / pack).toFixed(0)} Wh/kg, where lithium packs give 120 to 220. One of the two numbers is off.`);
@@ -43,6 +44,7 @@ function contradictions(design: Design): Finding[] {
   if (cellMilliohm * ampHours > 120 || cellMilliohm * ampHours < 3) ask('power', `A cell of ${ampHours.toFixed(1)} Ah with ${cellMilliohm.toFixed(1)} mΩ is unusual; ${(20 / ampHours).toFixed(0)} mΩ would be ordinary.`);
   if (motor.resistance * motor.noLoadCurrent > 2) ask('power', 'Motor resistance times no-load current exceeds 2 V: check that the resistance was entered in milliohms.');
   if (esc.maxCurrent > motor.maxCurrent * 6) ask('power', 'The controller is rated six times the motor: check the two limits.');
+  }
   for (const s of design.sections) if (s.shape.kind === 'naca4' && Number(s.shape.digits.slice(2)) > 21) ask('sections', `Section ${s.name} is ${s.shape.digits.slice(2)} % thick; is that meant?`);
   return out;
 }

@@ -2,13 +2,13 @@
  * The costly steps that no calibration factor changes: section polars, lattice, drag tables.
  * Each is kept in the caller's cache under the key of its own inputs.
  */
-import { airAt, type Air } from '../air';
+import { airAt, G0, type Air } from '../air';
 import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
 import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
-import { bodyMomentSlope, linearAero, planformOf, solveLattice, type LatticeSolution, type Planform } from '../surface';
+import { bodySlopes, coupleStrips, derivativesOf, findLiftLimit, linearAero, planformOf, solveLattice, stripSections, sweepStall, type BodySlopes, type CoupledStrips, type LatticeSolution, type Planform, type StallSweep } from '../surface';
 
 /** Results of earlier runs, by step and content. Owned by the caller. */
 export type StepCache = Map<string, unknown>;
@@ -32,9 +32,16 @@ export interface Prepared {
   tail: Planform | null;
   fin: Planform | null;
   lattice: LatticeSolution;
+  /** strips coupled to their sections; made with the lattice */ coupled: CoupledStrips;
   bodySlope: number;
+  body: BodySlopes;
+  /** side force and yawing moment by sideslip about the lattice's reference point */ yaw: { CYbeta: number; Cnbeta: number };
+  /** the stall with decambered strips in the heaviest state that flies */ stall: StallStep;
   /** by loading id */ dragTables: Map<string, DragTable>;
 }
+
+/** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
+export interface StallStep { /** largest lift of the sweep over the critical section's */ ratio: number; reserve: number | null; alphaStall: number; first: StallSweep['first']; rough: boolean }
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
 export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
@@ -80,19 +87,36 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     if (set.polars.length === 0) throw new DomainError('out-of-range', `no flow about section ${s.name} could be found; look at its outline`, { section: s.id });
     polars.set(s.id, set);
   }
-  const by = (role: string) => design.surfaces.find((s) => s.role === role);
+  const by = (role: 'wing' | 'tail' | 'fin') => design.surfaces.find((s) => s.role === role);
   const wing = planformOf(by('wing')!);
   const tail = by('tail') ? planformOf(by('tail')!) : null;
   const fin = by('fin') ? planformOf(by('fin')!) : null;
   const shapes = contentKey([design.surfaces, design.sections]);
-  const drag = contentKey([shapes, design.body, design.dragItems, air]);
+  const drag = contentKey([shapes, design.body, design.pods ?? null, design.dragItems, air]);
   const lattice = cached(cache, 'lattice', shapes, () => solveLattice(design, contours));
-  const bodySlope = bodyMomentSlope(design.body, wing.area, wing.mac);
+  const coupled = cached(cache, 'coupled', shapes, () => coupleStrips(lattice));
+  const body = cached(cache, 'body', [shapes, design.body, design.pods ?? null], () => bodySlopes(design, lattice));
+  const bodySlope = body.pitch;
   const aero = linearAero(lattice, bodySlope, 0);
+  const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => { const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body); return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta }; });
+  const flying = design.loadings.filter((l) => !l.hover), heaviest = (flying.length > 0 ? flying : design.loadings).map((l) => loadedState(design, l, 'best', 1)).reduce((m, s) => (s.mass > m.mass ? s : m));
+  // a little mass or a few millimetres do not need a new sweep
+  const at = { x: Math.round(heaviest.x * 200) / 200, loading: Number((heaviest.mass / wing.area).toPrecision(2)) };
+  const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () => stallStep(design, coupled, aero, polars, air, at));
   const dragTables = new Map<string, DragTable>();
   for (const l of design.loadings) {
     const cgX = Math.round(loadedState(design, l, 'best', 1).x * 500) / 500;
-    dragTables.set(l.id, cached(cache, 'drag', [drag, cgX], () => buildDragTable(design, aero, cgX, polars, air)));
+    dragTables.set(l.id, cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null], () => buildDragTable(design, aero, cgX, polars, air, l)));
   }
-  return { air, contours, facts, polars, wing, tail, fin, lattice, bodySlope, dragTables };
+  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables };
+}
+
+/** @param at CG [m] and wing loading [kg/m2] */
+function stallStep(design: Design, coupled: CoupledStrips, aero: ReturnType<typeof linearAero>, polars: ReadonlyMap<string, PolarSet>, air: Air, at: { x: number; loading: number }): StallStep {
+  const speed = Math.sqrt((2 * at.loading * G0) / (air.density * 1.2));
+  const reynoldsOf = (chord: number) => (speed * chord * air.density) / air.viscosity;
+  const sweep = sweepStall({ coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 }, { kind: 'level' }, (1.5 * Math.PI) / 180, undefined, Math.PI / 90);
+  const critical = findLiftLimit(aero, at.x, polars, reynoldsOf, 1).clMax;
+  const ratio = sweep.clMax / critical;
+  return { ratio: ratio > 0.7 && ratio < 1.6 ? ratio : 1, reserve: sweep.aileronReserve, alphaStall: sweep.alphaStall, first: sweep.first, rough: sweep.rough };
 }

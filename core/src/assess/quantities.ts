@@ -19,6 +19,7 @@ export interface QuantityDef {
 type Row = [id: string, name: string, kind: KindName, scope: 'all' | 'loading', station: QuantityDef['station'], formula: string, method: string, better?: 'more' | 'less'];
 
 const VLM = 'Vortex lattice, 16 × 4 panels a half wing (Katz and Plotkin, Low-Speed Aerodynamics)';
+const COUPLED = 'Vortex lattice with every strip at its section’s lift (decambering, Mukherjee and Gopalarathnam 2006)';
 const LEVEL = 'Anderson, Introduction to Flight, ch. 6, on the trimmed drag and the full-throttle thrust';
 const MOTOR = 'Three-constant motor, sagging pack, generic propeller curves, at half charge';
 const BEAM = 'Beam under elliptic lift less the weight of the wing (Roark)';
@@ -35,7 +36,7 @@ const ROWS: Row[] = [
   ['liftSlope', 'Lift slope', 'perRad', 'all', 'shape', 'dCL/dα', VLM],
   ['spanEfficiency', 'Span efficiency', 'ratio', 'all', 'shape', 'CL² / (π · {aspectRatio} · CDi) at CL 0.6, trimmed', VLM, 'more'],
   ['dragArea', 'Drag area without lift', 'dragArea', 'all', 'flight', 'body + fin + items + wing profile at CL 0.4 and 14 m/s', 'Flat-plate friction and form factors (Hoerner), strips for the wing', 'less'],
-  ['neutralPoint', 'Neutral point', 'length', 'all', 'balance', 'x where dCm/dα = 0, body included', `${VLM}; slender-body moment (Munk)`],
+  ['neutralPoint', 'Neutral point', 'length', 'all', 'balance', 'x where dCm/dα = 0, body included', `${VLM}; slender-body moment in the wing’s up- and downwash (Multhopp)`],
   ['cgForward', 'CG limit, forward', 'length', 'all', 'balance', '{neutralPoint} − largest margin wanted · {meanChord}', 'Static margin'],
   ['cgAft', 'CG limit, aft', 'length', 'all', 'balance', '{neutralPoint} − least margin wanted · {meanChord}', 'Static margin'],
   ['staticThrust', 'Static thrust', 'force', 'all', 'power', 'CT(0) · ρ · n² · D⁴ at {staticRpm}, ρ = {airDensity}', MOTOR, 'more'],
@@ -45,6 +46,8 @@ const ROWS: Row[] = [
   ['packVoltage', 'Pack under static load', 'voltage', 'all', 'power', 'open circuit − {staticCurrent} · resistance', MOTOR, 'more'],
   ['usableEnergy', 'Usable energy', 'energy', 'all', 'power', 'capacity · usable share · mean volts', 'Open-circuit volts at half charge', 'more'],
   ['tipMach', 'Propeller tip Mach, static', 'ratio', 'all', 'power', 'π · n · D / a at {staticRpm}', 'Definition', 'less'],
+  ['stallAngle', 'Stall angle', 'angle', 'all', 'shape', 'angle of attack at the largest lift, heaviest state', COUPLED],
+  ['aileronReserve', 'Ailerons answer past the first stall', 'angle', 'all', 'shape', 'angle at which half of the ailerons’ span has stalled − angle at which the wing’s first strip stalls', COUPLED, 'more'],
   ['sparMoment', 'Spar moment at failure', 'moment', 'all', 'structure', 'strength · EI / (E · half depth)', BEAM, 'more'],
   ['sparStiffness', 'Spar bending stiffness', 'bendingStiffness', 'all', 'structure', 'E · I', 'Section properties', 'more'],
   ['bestCount', 'Best payload count', 'count', 'all', 'score', 'the loading with the greatest {score}', 'Every loading scored'],
@@ -56,9 +59,11 @@ const ROWS: Row[] = [
   ['payloadCount', 'Payload count', 'count', 'loading', 'balance', 'set by the loading', 'Loading', 'more'],
   ['cgX', 'Centre of gravity', 'length', 'loading', 'balance', 'Σ m·x / {mass}', 'Mass ledger'],
   ['cgChord', 'CG on the mean chord', 'chordPercent', 'loading', 'balance', '({cgX} − leading edge of the mean chord) / {meanChord}', 'Mass ledger'],
+  ['cgSpread', 'Uncertainty of the CG', 'length', 'loading', 'balance', '√ Σ (mass uncertainty · distance from {cgX})² / {mass}', 'Spread of each item’s mass', 'less'],
+  ['yawStiffness', 'Yaw stiffness Cnβ', 'perRad', 'loading', 'balance', 'dCn/dβ about {cgX}, body and side area of the state in', 'Vortex lattice, antisymmetric flow; slender body', 'more'],
   ['staticMargin', 'Static margin', 'chordPercent', 'loading', 'balance', '({neutralPoint} − {cgX}) / {meanChord}', VLM],
   ['wingLoading', 'Wing loading', 'wingLoading', 'loading', 'flight', '{mass} / {wingArea}', 'Definition', 'less'],
-  ['clMax', 'Largest lift coefficient', 'ratio', 'loading', 'flight', 'first wing strip at its section’s limit, trimmed', 'Critical section; section limits from panels and boundary layers solved together (Drela and Giles 1987), or from theory and tests for thin sheets', 'more'],
+  ['clMax', 'Largest lift coefficient', 'ratio', 'loading', 'flight', 'first strip at its section’s limit, trimmed, times what the coupled strips carry past it', 'Critical section, corrected by decambered strips; section limits from panels and boundary layers solved together (Drela and Giles 1987), or from theory and tests for thin sheets', 'more'],
   ['reynoldsStall', 'Reynolds number at the stall', 'reynolds', 'loading', 'sections', '{airDensity} · {stallSpeed} · {meanChord} / viscosity', 'Definition, on the mean chord'],
   ['reynoldsLap', 'Reynolds number on the lap', 'reynolds', 'loading', 'sections', '{airDensity} · {lapSpeed} · {meanChord} / viscosity', 'Definition, on the mean chord'],
   ['stallEta', 'Stall begins at span fraction', 'chordPercent', 'loading', 'flight', 'place of the first strip at its limit', 'Critical section'],

@@ -19,7 +19,7 @@ export function formulaNames(brief: Brief): NameTable {
 export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
   const out: string[] = [];
   if (v[`groundRun@${loading}`] > brief.site.stripLength) out.push(`ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`);
-  if (!(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
+  if (!design.power.unpowered && !(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
   if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank)) out.push('the spar breaks in the lap turn');
   return out;
 }

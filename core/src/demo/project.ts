@@ -12,7 +12,7 @@ const hops: TestBody = {
   },
   checklist: PREFLIGHT.map((c) => ({ ...c, done: true })),
   signedBy: 'Demo pilot',
-  record: { ...emptyRecord, flown: true, date: '2026-05-16', temperature: 287.15, wind: 0.8, cgX: 0.404, mass: 2.19, groundRun: 10.9, stallSpeed: 8.3, handling: ['as expected'], notes: 'Three hops and two circuits. Lands a little fast.' },
+  record: { ...emptyRecord, flown: true, date: '2026-05-16', temperature: 287.15, wind: 0.8, cgX: 0.408, mass: 2.19, groundRun: 10.9, stallSpeed: 8.3, handling: ['as expected'], notes: 'Three hops and two circuits. Lands a little fast.' },
   log: null,
   measurements: [],
 };

@@ -11,3 +11,4 @@ export type { Change, MergeResult } from './merge';
 export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';
+export type { DragSource, ReferenceModel, Towed } from './layoutSchema';

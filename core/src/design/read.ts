@@ -45,10 +45,13 @@ export function referenceProblems(doc: DesignDocument): string[] {
   const sections = distinct('sections', d.sections.map((s) => s.id));
   const surfaces = distinct('surfaces', d.surfaces.map((s) => s.id));
   const loadings = distinct('loadings', d.loadings.map((s) => s.id));
-  distinct('items', d.items.map((s) => s.id));
   distinct('requirements', doc.brief.requirements.map((s) => s.id));
   for (const s of d.surfaces) for (const st of s.stations) if (!sections.has(st.section)) out.push(`surface “${s.name}” names a section “${st.section}” that does not exist`);
   for (const i of d.items) if (i.planned.kind === 'areal' && !surfaces.has(i.planned.surface)) out.push(`item “${i.name}” names a surface “${i.planned.surface}” that does not exist`);
+  const items = distinct('items', d.items.map((s) => s.id));
+  for (const i of d.items) if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part)) out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
+  for (const l of d.loadings) for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]) if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);
+  for (const b of [...(d.built ?? []), ...(d.halves ?? [])]) if (!surfaces.has(b.surface)) out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
   for (const m of doc.brief.missions) if (m.loading !== 'each' && !loadings.has(m.loading)) out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
   for (const s of d.scale) if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
   if (d.surfaces.filter((s) => s.role === 'wing').length !== 1) out.push('there must be exactly one surface with the role wing');

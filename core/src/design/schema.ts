@@ -4,15 +4,10 @@
  * `schemaVersion`; older ones pass through `upgrades.ts`.
  */
 import { z } from 'zod';
+import { bodySchema, boxSchema, builtSchema, dragSourceSchema, halfMassSchema, limitsSchema, podSchema, referenceSchema, rotorSchema, stateFields, wheelSchema } from './layoutSchema';
+import { above, between, finite, id, label, longText } from './primitives';
 
 export const SCHEMA_VERSION = 1;
-
-const finite = z.number().refine(Number.isFinite, 'must be a number');
-const between = (lo: number, hi: number) => finite.min(lo).max(hi);
-const above = (hi: number) => finite.gt(0).max(hi);
-const id = z.string().min(1).max(60).regex(/^[A-Za-z][\w-]*$/, 'must begin with a letter and hold letters, digits, - and _ only');
-const label = z.string().max(120);
-const longText = z.string().max(4000);
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -70,6 +65,8 @@ export const briefSchema = z.strictObject({
   rivals: z.array(rivalSchema).max(20),
   /** the quantities of the ledger strip, `quantity@state` */
   watch: z.array(z.string().max(130)).max(8),
+  /** models whose proportions are averaged into a first guess */
+  references: z.array(referenceSchema).max(20).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;
 export type Requirement = z.infer<typeof requirementSchema>;
@@ -142,7 +139,8 @@ export type Station = z.infer<typeof stationSchema>;
 const controlSchema = z.strictObject({
   id,
   name: label,
-  kind: z.enum(['aileron', 'elevator', 'rudder', 'flap']),
+  /** elevon: elevator and aileron; flaperon: flap and aileron; ruddervator: elevator and rudder */
+  kind: z.enum(['aileron', 'elevator', 'rudder', 'flap', 'elevon', 'flaperon', 'ruddervator']),
   /** from and to as fractions of the half span */
   from: between(0, 1),
   to: between(0, 1),
@@ -150,23 +148,26 @@ const controlSchema = z.strictObject({
   chordFraction: between(0.02, 1),
   /** largest deflection either way [rad] */
   maxDeflection: between(0, 1.2),
+  /** downward travel over upward travel of an aileron; 1 is no differential */ differential: between(0, 1).optional(),
+  /** torque of one servo [N m] and how many drive one side */ servo: z.strictObject({ torque: above(100), count: z.int().min(1).max(4) }).optional(),
 });
 
 export const surfaceSchema = z.strictObject({
   id,
   name: label,
-  role: z.enum(['wing', 'tail', 'fin']),
+  /** wing: the one that sizes are referred to; tail: behind it; canard: ahead of it; fin: stations go up */
+  role: z.enum(['wing', 'tail', 'canard', 'fin']),
   x: between(-5, 10),
+  /** of the root beside the middle [m] */ y: between(0, 10).optional(),
+  /** stands on both sides; by default all but fins in the middle */ mirror: z.boolean().optional(),
   z: between(-5, 5),
   incidence: between(-0.4, 0.4),
   stations: z.array(stationSchema).min(2).max(24)
     .refine((s) => s.every((p, i) => i === 0 || p.y > s[i - 1].y), 'stations must go outward from the root'),
   controls: z.array(controlSchema).max(8),
+  /** distances out at which it comes apart [m]; a joint in the middle is 0 */ joints: z.array(between(0, 10)).max(8).optional(),
 });
 export type Surface = z.infer<typeof surfaceSchema>;
-
-const bodySchema = z.array(z.strictObject({ x: between(-5, 10), width: between(0, 3), height: between(0, 3), z: between(-3, 3) })).min(2).max(40)
-  .refine((s) => s.every((p, i) => i === 0 || p.x > s[i - 1].x), 'stations must go aft from the nose');
 
 export const itemSchema = z.strictObject({
   id,
@@ -176,6 +177,8 @@ export const itemSchema = z.strictObject({
   planned: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('mass'), mass: between(0, 200) }),
     z.strictObject({ kind: z.literal('areal'), surface: id, perArea: between(0, 100) }),
+    /** calculated from volumes and faces of a surface, or of the body ('body') */
+    z.strictObject({ kind: z.literal('made'), part: id, skin: z.strictObject({ thickness: above(0.05), density: above(20000) }).nullable(), core: z.strictObject({ density: above(20000), infill: between(0, 1) }).nullable(), covering: z.strictObject({ perArea: between(0, 10) }).nullable() }),
   ]),
   basis: basisSchema,
   /** standard uncertainty as a fraction of the planned mass */
@@ -188,10 +191,11 @@ export const itemSchema = z.strictObject({
   /** spread along the span: relieves the spar */
   inWing: z.boolean(),
   movable: z.strictObject({ from: between(-5, 10), to: between(-5, 10) }).refine((m) => m.from <= m.to, 'the range is reversed').nullable(),
+  /** room it takes inside the body, lengthways */ box: boxSchema.optional(),
 });
 export type Item = z.infer<typeof itemSchema>;
 
-const loadingSchema = z.strictObject({ id, name: label, count: z.int().min(0).max(500) });
+const loadingSchema = z.strictObject({ id, name: label, count: z.int().min(0).max(500), ...stateFields });
 export type Loading = z.infer<typeof loadingSchema>;
 
 export const designSchema = z.strictObject({
@@ -199,7 +203,13 @@ export const designSchema = z.strictObject({
   sectionChoice: sectionChoiceSchema.optional(),
   surfaces: z.array(surfaceSchema).min(1).max(8),
   body: bodySchema,
-  dragItems: z.array(z.strictObject({ id, name: label, dragArea: between(0, 5), note: label })).max(40),
+  pods: z.array(podSchema).max(8).optional(),
+  rotors: z.array(rotorSchema).max(16).optional(),
+  wheels: z.array(wheelSchema).max(8).optional(),
+  built: z.array(builtSchema).max(60).optional(),
+  halves: z.array(halfMassSchema).max(8).optional(),
+  limits: limitsSchema.optional(),
+  dragItems: z.array(z.strictObject({ id, name: label, dragArea: between(0, 5), note: label, /** how it is found; without it the drag area is as typed */ from: dragSourceSchema.optional() })).max(40),
   items: z.array(itemSchema).max(200),
   payload: z.strictObject({
     name: label,
@@ -212,8 +222,9 @@ export const designSchema = z.strictObject({
   }),
   loadings: z.array(loadingSchema).min(1).max(40),
   /** the whole aircraft on the scale, as built */
-  scale: z.array(z.strictObject({ id, loading: id, mass: above(500), cgX: finite.nullable(), note: label })).max(40),
+  scale: z.array(z.strictObject({ id, loading: id, mass: above(500), cgX: finite.nullable(), note: label, /** readings of two or three scales, each under a point of the aircraft */ readings: z.array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) })).min(2).max(3).optional() })).max(40),
   power: z.strictObject({
+    /** a glider: no motor is fitted and the rest of this part is asleep */ unpowered: z.boolean().optional(),
     battery: z.strictObject({
       series: z.int().min(1).max(14), parallel: z.int().min(1).max(10),
       /** of the whole pack [A s] */ capacity: above(1e6),
@@ -223,7 +234,7 @@ export const designSchema = z.strictObject({
     }),
     esc: z.strictObject({ resistance: between(0, 1), maxCurrent: above(1000) }),
     motor: z.strictObject({ kv: above(2000), resistance: between(0.0005, 5), noLoadCurrent: between(0, 50), maxCurrent: above(1000) }),
-    propeller: z.strictObject({ diameter: above(3), pitch: above(3), blades: z.int().min(2).max(4), x: between(-5, 10), z: between(-5, 5) }),
+    propeller: z.strictObject({ diameter: above(3), pitch: above(3), blades: z.int().min(2).max(4), x: between(-5, 10), z: between(-5, 5), /** thrust line nose down, and to the right [rad] */ downThrust: between(-0.3, 0.3).optional(), sideThrust: between(-0.3, 0.3).optional() }),
     avionicsCurrent: between(0, 50),
   }),
   structure: z.strictObject({
@@ -244,6 +255,7 @@ export const designSchema = z.strictObject({
     /** lift coefficient while rolling on the ground */ groundCl: between(-0.5, 1.5),
     /** least and most static margin wanted (fraction of the mean chord) */ marginMin: between(-0.2, 0.6),
     marginMax: between(-0.1, 0.9),
+    /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: between(0, 0.3).optional(),
   }),
   /** how a number is known, by its path in the design; a number not named here is a guess */
   basis: z.record(z.string().max(120), basisSchema),

@@ -1,2 +1,6 @@
-export { parasiteItems, plateFriction } from './buildUp';
+export { parasiteItems } from './buildUp';
 export type { DragItem } from './buildUp';
+export { plateFriction } from './friction';
+export { outsideDragArea } from './outside';
+export { towedLine } from './tow';
+export type { TowShape } from './tow';

@@ -4,7 +4,7 @@
  */
 import { parasiteItems } from '../drag';
 import type { Air } from '../air';
-import type { Design, Factors } from '../design';
+import type { Design, Factors, Loading } from '../design';
 import { bracketIndex, clamp, interpolateLinear } from '../numeric';
 import type { PolarSet } from '../section';
 import { surfaceDrag, type LinearAero } from '../surface';
@@ -21,7 +21,7 @@ export interface DragTable {
 const SPEEDS = [5, 8, 12, 18, 28, 45];
 const CL_LOW = -0.2, CL_HIGH = 1.9, CL_COUNT = 22;
 
-export function buildDragTable(design: Design, aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, air: Air): DragTable {
+export function buildDragTable(design: Design, aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, air: Air, state?: Pick<Loading, 'addedDrag' | 'towed'>): DragTable {
   const nu = air.viscosity / air.density;
   const cls = Float64Array.from({ length: CL_COUNT }, (_, i) => CL_LOW + ((CL_HIGH - CL_LOW) * i) / (CL_COUNT - 1));
   const speeds = Float64Array.from(SPEEDS);
@@ -31,7 +31,7 @@ export function buildDragTable(design: Design, aero: LinearAero, cgX: number, po
     if (k === 0) induced[i] = d.induced;
     return d.profile;
   }));
-  const parasite = speeds.map((v) => parasiteItems(design, v, nu).reduce((s, item) => s + item.area, 0));
+  const parasite = speeds.map((v) => parasiteItems(design, v, nu, state).reduce((s, item) => s + item.area, 0));
   return { speeds, cls, profile, induced, parasite, area: aero.sol.refArea };
 }
 

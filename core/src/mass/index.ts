@@ -1,4 +1,8 @@
-export { loadedState, massState, itemPoints, payloadPoints, plannedItem } from './ledger';
+export { cgFromScales, cgPath, itemPoints, loadedState, massState, payloadPoints, plannedItem } from './ledger';
 export type { MassState, PointMass } from './ledger';
-export { solveBalance, placeForCg } from './solveBalance';
-export type { BalanceProposal, Ballast, CgLimits, Move } from './solveBalance';
+export { measuresOf } from './made';
+export type { Measures } from './made';
+export { growthOf } from './growth';
+export type { Growth, GroupGrowth } from './growth';
+export { flyingStates, massForCg, placeForCg, solveBalance, whatIf } from './solveBalance';
+export type { Ballast, BalanceProposal, CgLimits, Move, WhatIf } from './solveBalance';

@@ -27,7 +27,7 @@ describe('mass state', () => {
 
 describe('payload', () => {
   it('a full bay is centred; a few units sit near its middle', () => {
-    const mean = (n: number) => { const p = payloadPoints(design, { id: 'x', name: '', count: n }); return p.reduce((s, q) => s + q.x, 0) / n; };
+    const mean = (n: number) => { const p = payloadPoints(design, { count: n }); return p.reduce((s, q) => s + q.x, 0) / n; };
     const middle = design.payload.x + 2.5 * design.payload.pitch;
     expect(mean(12)).toBeCloseTo(middle, 9);
     expect(Math.abs(mean(4) - middle)).toBeLessThan(1e-9);

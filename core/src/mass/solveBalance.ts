@@ -1,11 +1,12 @@
 /**
  * Where the movable items must go, and failing that how much ballast.
- * All loadings are held inside the CG limits; the aim is the least distance moved, then the least added mass.
+ * All states are held inside the CG limits; the aim is no added mass, then the least moment of what is moved.
+ * A box that may lie lengthways or across reaches further towards the ends of its range when it lies across.
  */
-import type { Design } from '../design';
+import type { Design, Item } from '../design';
 import { loadedState, type MassState } from './ledger';
 
-export interface Move { item: string; name: string; from: number; to: number }
+export interface Move { item: string; name: string; from: number; to: number; /** turned to lie across the body */ across: boolean }
 export interface Ballast { mass: number; x: number; place: 'nose' | 'tail' }
 export type BalanceProposal =
   | { status: 'inside'; moves: []; ballast: null; sentence: string }
@@ -16,7 +17,7 @@ export type BalanceProposal =
 /** CG limits [m], forward and aft, in design x. */
 export interface CgLimits { forward: number; aft: number }
 
-/** Shift of CG (positive aft) that puts every loading inside, nearest to zero; null when the spread is wider than the limits. */
+/** Shifts of moment [kg m] (positive aft) that put every state inside; lo above hi when the spread is wider than the limits. */
 function wantedShifts(states: readonly MassState[], limits: CgLimits): { lo: number; hi: number } {
   let lo = -Infinity, hi = Infinity;
   for (const s of states) {
@@ -28,37 +29,55 @@ function wantedShifts(states: readonly MassState[], limits: CgLimits): { lo: num
 
 const mm = (m: number) => `${Math.abs(m * 1000).toFixed(0)} mm`;
 
+/** Range of an item's middle; `across` adds what turning a long box gains. */
+function reachOf(item: Item, across: boolean): { from: number; to: number } {
+  const m = item.movable!, gain = across && item.box ? Math.max(0, (item.box.length - item.box.width) / 2) : 0;
+  return { from: m.from - gain, to: m.to + gain };
+}
+
+/** States that fly: a hover state is balanced about its rotors, not about the neutral point. */
+export function flyingStates(design: Design, growth = 1): MassState[] {
+  const list = design.loadings.filter((l) => !l.hover);
+  return (list.length > 0 ? list : design.loadings).map((l) => loadedState(design, l, 'best', growth));
+}
+
 /**
- * Moment shift [kg m] wanted lies between lo and hi; one item after another is moved, heaviest first.
  * @param inset stays this far inside the limits where it can, as a fraction of their width
  */
 export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset = 0.1): BalanceProposal {
-  const states = design.loadings.map((l) => loadedState(design, l, 'best', growth));
+  const states = flyingStates(design, growth);
   const inner = { forward: limits.forward + inset * (limits.aft - limits.forward), aft: limits.aft - inset * (limits.aft - limits.forward) };
   const now = wantedShifts(states, limits);
-  if (now.lo > now.hi) return { status: 'conflict', moves: [], ballast: null, sentence: 'The loadings spread wider than the limits allow: bring the payload nearer to the CG, or lengthen the tail arm.' };
-  if (now.lo <= 0 && now.hi >= 0) return { status: 'inside', moves: [], ballast: null, sentence: 'Every loading is inside the limits.' };
+  if (now.lo > now.hi) return { status: 'conflict', moves: [], ballast: null, sentence: 'The states spread wider than the limits allow: bring the payload nearer to the CG, or lengthen the tail arm.' };
+  if (now.lo <= 0 && now.hi >= 0) return { status: 'inside', moves: [], ballast: null, sentence: 'Every state is inside the limits.' };
   const room = wantedShifts(states, inner);
   const target = room.lo <= room.hi ? room : now;
   let need = target.lo > 0 ? target.lo : target.hi;
   const moves: Move[] = [];
   const points = new Map(states[0].points.map((p) => [p.id, p.mass]));
-  const movable = design.items.filter((i) => i.movable).sort((a, b) => points.get(b.id)! - points.get(a.id)!);
-  for (const item of movable) {
-    if (Math.abs(need) < 1e-7) break;
-    const mass = points.get(item.id)!;
-    if (!(mass > 0)) continue;
-    const to = Math.min(item.movable!.to, Math.max(item.movable!.from, item.x + need / mass));
-    if (Math.abs(to - item.x) < 1e-4) continue;
-    moves.push({ item: item.id, name: item.name, from: item.x, to });
-    need -= mass * (to - item.x);
+  // what a state puts elsewhere itself is not moved for all of them
+  const fixed = new Set(design.loadings.flatMap((l) => [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]));
+  const movable = design.items.filter((i) => i.movable && !fixed.has(i.id)).sort((a, b) => (points.get(b.id) ?? 0) - (points.get(a.id) ?? 0));
+  for (const across of [false, true]) {
+    for (const item of movable) {
+      if (Math.abs(need) < 1e-7) break;
+      const mass = points.get(item.id) ?? 0;
+      if (!(mass > 0) || (across && !item.box)) continue;
+      const done = moves.find((m) => m.item === item.id), at = done?.to ?? item.x;
+      const reach = reachOf(item, across);
+      const to = Math.min(reach.to, Math.max(reach.from, at + need / mass));
+      if (Math.abs(to - at) < 1e-4) continue;
+      need -= mass * (to - at);
+      if (done) { done.to = to; done.across = across; } else moves.push({ item: item.id, name: item.name, from: item.x, to, across });
+    }
   }
-  const said = moves.map((m) => `Move the ${m.name.toLowerCase()} ${mm(m.to - m.from)} ${m.to > m.from ? 'aft' : 'forward'}`).join('; ');
+  const said = moves.map((m) => `Move the ${m.name.toLowerCase()} ${mm(m.to - m.from)} ${m.to > m.from ? 'aft' : 'forward'}${m.across ? ', turned across' : ''}`).join('; ');
   if (Math.abs(need) < 1e-7) return { status: 'moved', moves, ballast: null, sentence: `${said}.` };
   const place = need < 0 ? 'nose' : 'tail';
   const x = need < 0 ? design.body[0].x + 0.02 : design.body[design.body.length - 1].x - 0.02;
-  const mid = states.reduce((a, s) => a + s.x, 0) / states.length;
-  const mass = Math.abs(need / (x - mid));
+  // ballast shifts the moment about the limit it works towards; the state that needs most decides
+  const side = need < 0 ? limits.aft : limits.forward;
+  const mass = Math.abs(need / (x - side));
   return { status: 'ballast', moves, ballast: { mass, x, place }, sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(0)} g of ballast in the ${place}.` };
 }
 
@@ -69,4 +88,32 @@ export function placeForCg(design: Design, itemId: string, loadingId: string, cg
   const point = state.points.find((p) => p.id === itemId);
   if (!point || !(point.mass > 0)) return null;
   return point.x + ((cgX - state.x) * state.mass) / point.mass;
+}
+
+/** Mass that one item must have, where it sits, for the CG to come to `cgX`; null when it sits there itself or would weigh nothing. */
+export function massForCg(design: Design, itemId: string, loadingId: string, cgX: number, growth = 1): number | null {
+  const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
+  const state = loadedState(design, loading, 'best', growth);
+  const p = state.points.find((q) => q.id === itemId);
+  if (!p || Math.abs(p.x - cgX) < 1e-3) return null;
+  const mass = p.mass + ((cgX - state.x) * state.mass) / (p.x - cgX);
+  return mass >= 0 ? mass : null;
+}
+
+/** What a swap or a longer nose does to every state. */
+export interface WhatIf { /** new mass by item id [kg] */ masses?: Record<string, number>; /** everything ahead of the wing goes so far forward [m] */ longerNose?: number }
+
+export function whatIf(design: Design, change: WhatIf, growth = 1): { loading: string; mass: number; x: number; before: number }[] {
+  const wing = design.surfaces.find((s) => s.role === 'wing')!;
+  const ahead = wing.x + wing.stations[0].x;
+  const stretch = change.longerNose ?? 0;
+  return design.loadings.map((l) => {
+    const s = loadedState(design, l, 'best', growth);
+    let mass = 0, moment = 0;
+    for (const p of s.points) {
+      const m = change.masses?.[p.id] ?? p.mass, x = p.x < ahead && !p.id.startsWith('payload-') ? p.x - stretch : p.x;
+      mass += m; moment += m * x;
+    }
+    return { loading: l.id, mass, x: moment / mass, before: s.x };
+  });
 }

@@ -1,6 +1,6 @@
 export { DomainError, requireInRange, requirePositive, clamp } from './guard';
 export type { DomainCode } from './guard';
-export { factorise, solveDense, invertSpd } from './linear';
+export { factorise, eigenvaluesOf, solveDense, invertSpd } from './linear';
 export type { Factorised } from './linear';
 export { findRoot, findMinimum } from './roots';
 export type { RootResult } from './roots';

@@ -3,7 +3,7 @@
  * Shapes are checked, and conditioning is judged by the ratio of pivots, since a
  * pivot exactly zero is not a test for a singular matrix.
  */
-import { CholeskyDecomposition, LuDecomposition, Matrix } from 'ml-matrix';
+import { CholeskyDecomposition, LuDecomposition, Matrix, EigenvalueDecomposition } from 'ml-matrix';
 import { DomainError } from './guard';
 
 export interface Factorised {
@@ -57,4 +57,11 @@ export function invertSpd(a: readonly (readonly number[])[]): number[][] {
   const c = new CholeskyDecomposition(new Matrix(symmetrised(a)));
   if (!c.isPositiveDefinite()) throw new DomainError('singular', 'matrix is not positive definite');
   return symmetrised(c.solve(Matrix.eye(a.length)).to2DArray());
+}
+
+/** Eigenvalues of a square matrix (n rows of n), conjugate pairs side by side. */
+export function eigenvaluesOf(a: readonly (readonly number[])[]): { re: number; im: number }[] {
+  if (a.some((row) => row.length !== a.length || row.some((v) => !Number.isFinite(v)))) throw new DomainError('bad-shape', 'matrix is not square and finite', { n: a.length });
+  const e = new EigenvalueDecomposition(new Matrix(a as number[][]));
+  return e.realEigenvalues.map((re, i) => ({ re, im: e.imaginaryEigenvalues[i] }));
 }

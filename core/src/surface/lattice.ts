@@ -1,32 +1,44 @@
 /**
- * Vortex lattice for symmetric flow over wings and tails: horseshoes on the quarter line of each
- * panel, flow tangent at three quarters, wake straight aft. Small angles: the answer is linear in the
- * angle of attack, the built-in shape (camber, twist, incidence) and each symmetric control.
- * Induced drag in the Trefftz plane. Source: Katz and Plotkin, Low-Speed Aerodynamics, 2nd ed.,
- * sections 12.1 and 12.2. Stream along +x, unit speed; strengths are divided by V.
+ * Vortex lattice of any number of surfaces: horseshoes on the quarter line of each panel, flow tangent at three
+ * quarters, wake straight aft. Every layout here is alike on both sides, so that the flow falls into a symmetric and an
+ * antisymmetric part with a system each; sideslip, rates and ailerons are answered by the second. Linear in
+ * angle of attack, sideslip, rates, built-in shape and controls. Induced drag in the Trefftz plane.
+ * Source: Katz and Plotkin, Low-Speed Aerodynamics, 2nd ed., 12.1 and 12.2. Stream along +x, unit speed;
+ * strengths are divided by V [m]. Ground effect by an image below the ground.
  */
-import { factorise } from '../numeric';
-import { camberAt, type Contour } from '../section';
-import type { Design, Surface } from '../design';
-import { planformOf, stationAt } from './planform';
+import { DomainError, luInPlace, luSolveInPlace } from '../numeric';
+import type { Contour } from '../section';
+import type { Design } from '../design';
+import { addHorseshoe } from './horseshoe';
+import { gridOf, type Panel, type Strip } from './panels';
+import { planformOf } from './planform';
+import { symmetricMix, antisymmetricMix, type Mix } from './controls';
+import { trefftz } from './trefftz';
 
-export interface Strip {
-  surface: string;
-  role: Surface['role'];
-  /** control place, at the middle of the cosine step (Lan's spacing); the strip runs from `inner` over `width` [m] */
-  y: number;
-  inner: number;
-  width: number;
-  chord: number;
-  /** bound-vortex weighted quarter chord of the strip [m] */ xQuarter: number;
-  z: number;
-  section: string;
+export type { Strip } from './panels';
+
+/** Names of the columns: what one unit of each does to the strengths. */
+export type SymmetricColumn = 'shape' | 'alpha' | 'q' | 'elevator' | 'flap';
+export type AntisymmetricColumn = 'beta' | 'p' | 'r' | 'aileron' | 'rudder';
+
+/** The solved lattice; strengths per panel of the right half, mirrored panels first, then those in the middle. */
+export interface LatticeModel {
+  readonly panels: readonly Panel[];
+  /** mirrored panels; the rest stands in the middle */ readonly pairs: number;
+  readonly symmetric: Record<SymmetricColumn, Float64Array>;
+  readonly antisymmetric: Record<AntisymmetricColumn, Float64Array>;
+  /** velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs) and the antisymmetric flow (n x n) */
+  readonly symmetricWash: readonly Float64Array[];
+  readonly antisymmetricWash: readonly Float64Array[];
+  readonly solveSymmetric: (wash: Float64Array) => Float64Array;
+  readonly solveAntisymmetric: (wash: Float64Array) => Float64Array;
 }
 
 export interface LatticeSolution {
   readonly strips: readonly Strip[];
   readonly refArea: number;
   readonly refChord: number;
+  readonly refSpan: number;
   /** quarter chord of the mean chord: moment point of the solution [m] */
   readonly refX: number;
   /** strength/V of each strip [m] for: shape (alpha 0), one rad of alpha, one rad of elevator */
@@ -34,145 +46,125 @@ export interface LatticeSolution {
   readonly alpha: Float64Array;
   readonly elevator: Float64Array;
   readonly coefficients: { cl0: number; clAlpha: number; clElevator: number; cm0: number; cmAlpha: number; cmElevator: number };
+  /** what the elevator column moves: a hinged or mixed control, the whole stabiliser, or nothing */
+  readonly pitchControl: 'control' | 'incidence' | 'none';
   /** Trefftz-plane drag: cdi = sum over pairs of w_ij g_i g_j, g strengths [m] */
-  readonly wake: Float64Array[];
+  readonly wake: readonly Float64Array[];
+  readonly model: LatticeModel;
 }
 
-interface Panel { xa: number; ya: number; za: number; xb: number; yb: number; zb: number; xc: number; yc: number; zc: number; ny: number; nz: number; slope: number; control: number; strip: number; surface: string }
+interface Systems { symmetric: Float64Array; antisymmetric: Float64Array; symmetricWash: Float64Array[]; antisymmetricWash: Float64Array[] }
 
-/**
- * Velocity of a unit horseshoe (bound a to b, legs to x = +infinity) at p. Katz and Plotkin 12.2 in closed form.
- * `core2` is the square of a vortex core [m2]: 0 within one surface; between surfaces the width of the shedding
- * strip, so that a leg that happens to pass a tail's control point does not blow it off (measured: without it
- * a tail in the plane of the wing doubled its lift from one grid to the next).
- */
-export function horseshoe(out: Float64Array, core2: number, px: number, py: number, pz: number, ax: number, ay: number, az: number, bx: number, by: number, bz: number): void {
-  const k = 1 / (4 * Math.PI);
-  const r1x = px - ax, r1y = py - ay, r1z = pz - az;
-  const r2x = px - bx, r2y = py - by, r2z = pz - bz;
-  const r1 = Math.sqrt(r1x * r1x + r1y * r1y + r1z * r1z), r2 = Math.sqrt(r2x * r2x + r2y * r2y + r2z * r2z);
-  const cx = r1y * r2z - r1z * r2y, cy = r1z * r2x - r1x * r2z, cz = r1x * r2y - r1y * r2x;
-  const cc = cx * cx + cy * cy + cz * cz;
-  out[0] = 0; out[1] = 0; out[2] = 0;
-  const lx = bx - ax, ly = by - ay, lz = bz - az;
-  if (cc > 1e-14 * (lx * lx + ly * ly + lz * lz)) {
-    const f = (k / cc) * (lx * (r1x / r1 - r2x / r2) + ly * (r1y / r1 - r2y / r2) + lz * (r1z / r1 - r2z / r2));
-    out[0] += f * cx; out[1] += f * cy; out[2] += f * cz;
-  }
-  const d1 = r1y * r1y + r1z * r1z + core2, d2 = r2y * r2y + r2z * r2z + core2;
-  if (d1 > 1e-14) { const f = (-k / d1) * (1 + r1x / r1); out[1] += f * -r1z; out[2] += f * r1y; }
-  if (d2 > 1e-14) { const f = (k / d2) * (1 + r2x / r2); out[1] += f * -r2z; out[2] += f * r2y; }
-}
-
-/** Strips per half surface and rows along the chord. Compared: doubling both moves CL slope by under 1 %, the neutral point by under 0.5 % of the chord. */
-const SPAN_STRIPS = { wing: 16, tail: 8, fin: 0 } as const;
-const CHORD_ROWS = { wing: 4, tail: 3, fin: 0 } as const;
-
-function panelsOf(surface: Surface, contours: ReadonlyMap<string, Contour>, refine: number, strips: Strip[]): Panel[] {
-  const spanStrips = SPAN_STRIPS[surface.role] * refine, rows = CHORD_ROWS[surface.role] * refine;
-  const half = surface.stations[surface.stations.length - 1].y;
-  const elevator = surface.controls.find((c) => c.kind === 'elevator');
-  const out: Panel[] = [];
-  for (let j = 0; j < spanStrips; j++) {
-    const edge = (k: number) => half * Math.sin((0.5 * Math.PI * k) / spanStrips);
-    const ya = edge(j), yb = edge(j + 1), ym = edge(j + 0.5);
-    const a = stationAt(surface, ya), b = stationAt(surface, yb), m = stationAt(surface, ym);
-    const dy = yb - ya, dz = b.z - a.z, len = Math.hypot(dy, dz);
-    const eta = ym / half;
-    strips.push({ surface: surface.id, role: surface.role, y: ym, inner: ya, width: dy, chord: m.chord, xQuarter: surface.x + m.x + 0.25 * m.chord, z: surface.z + m.z, section: m.section });
-    const contour = contours.get(m.section);
-    const hinged = elevator && eta >= elevator.from && eta <= elevator.to ? 1 - elevator.chordFraction : 2;
-    for (let i = 0; i < rows; i++) {
-      const fq = (i + 0.25) / rows, fc = (i + 0.75) / rows;
-      const camber = contour ? (camberAt(contour, Math.min(1, fc + 0.01)) - camberAt(contour, Math.max(0, fc - 0.01))) / (Math.min(1, fc + 0.01) - Math.max(0, fc - 0.01)) : 0;
-      const lo = i / rows, hi = (i + 1) / rows;
-      const hingeShare = Math.max(0, Math.min(1, (hi - Math.max(lo, hinged)) / (hi - lo)));
-      out.push({
-        xa: surface.x + a.x + fq * a.chord, ya, za: surface.z + a.z,
-        xb: surface.x + b.x + fq * b.chord, yb, zb: surface.z + b.z,
-        xc: surface.x + m.x + fc * m.chord, yc: ym, zc: surface.z + m.z,
-        ny: -dz / len, nz: dy / len,
-        slope: m.twist + surface.incidence - camber,
-        control: hingeShare,
-        strip: strips.length - 1,
-        surface: surface.id,
-      });
+/** Influence of all panels on all control points, and on all bound vortices, both flows at once. */
+function influences(panels: readonly Panel[], pairs: number, ground: number | null): Systems {
+  const n = panels.length;
+  const symmetric = new Float64Array(pairs * pairs), antisymmetric = new Float64Array(n * n);
+  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)), antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
+  const near = new Float64Array(3), far = new Float64Array(3);
+  const both = (p: Panel, q: Panel, x: number, y: number, z: number) => {
+    near.fill(0); far.fill(0);
+    const core2 = p.surface === q.surface ? 0 : (0.35 * ((q.yb - q.ya) * q.nz - (q.zb - q.za) * q.ny)) ** 2;
+    addHorseshoe(near, 1, core2, x, y, z, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
+    if (q.mirrored) addHorseshoe(far, 1, core2, x, y, z, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
+    if (ground === null) return;
+    const d = -2 * ground;
+    addHorseshoe(near, -1, core2, x, y, z, q.xa, q.ya, d - q.za, q.xb, q.yb, d - q.zb);
+    if (q.mirrored) addHorseshoe(far, -1, core2, x, y, z, q.xb, -q.yb, d - q.zb, q.xa, -q.ya, d - q.za);
+  };
+  for (let i = 0; i < n; i++) {
+    const p = panels[i];
+    const xm = 0.5 * (p.xa + p.xb), ym = 0.5 * (p.ya + p.yb), zm = 0.5 * (p.za + p.zb);
+    for (let j = 0; j < n; j++) {
+      const q = panels[j];
+      both(p, q, p.xc, p.yc, p.zc);
+      const a = near[1] * p.ny + near[2] * p.nz, b = far[1] * p.ny + far[2] * p.nz;
+      if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
+      antisymmetric[i * n + j] = a - b;
+      both(p, q, xm, ym, zm);
+      for (let k = 0; k < 3; k++) {
+        if (i < pairs && j < pairs) symmetricWash[k][i * pairs + j] = near[k] + far[k];
+        antisymmetricWash[k][i * n + j] = near[k] - far[k];
+      }
     }
   }
-  return out;
+  return { symmetric, antisymmetric, symmetricWash, antisymmetricWash };
 }
 
+function solver(a: Float64Array, n: number): (wash: Float64Array) => Float64Array {
+  if (n === 0) return () => new Float64Array(0);
+  const order = luInPlace(a, n);
+  return (wash) => { const g = wash.map((w) => -w); luSolveInPlace(a, order, g); return g; };
+}
+
+const hinged = (p: Panel, mix: Mix): number => p.hinge.reduce((s, h) => s + h.share * (mix.get(h.control) ?? 0), 0);
+
 /**
- * Solves the lattice of all wings and tails of a design, both halves by mirror.
+ * Solves the lattice of a design.
  * @param refine multiplies strips and rows (1 for work, 2 or 3 for convergence checks)
+ * @param ground height of the design's z = 0 above the ground [m]; null in free air
+ * @throws DomainError `singular` when two surfaces lie in each other
  */
-export function solveLattice(design: Pick<Design, 'surfaces'>, contours: ReadonlyMap<string, Contour>, refine = 1): LatticeSolution {
-  const strips: Strip[] = [];
-  const panels = design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => panelsOf(s, contours, refine, strips));
-  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
-  const n = panels.length;
-  const v = new Float64Array(3), w = new Float64Array(3);
-  const rows = panels.map((p) => {
-    const row = new Float64Array(n);
-    panels.forEach((q, j) => {
-      const core2 = p.surface === q.surface ? 0 : (0.35 * (q.yb - q.ya)) ** 2;
-      horseshoe(v, core2, p.xc, p.yc, p.zc, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
-      horseshoe(w, core2, p.xc, p.yc, p.zc, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
-      row[j] = (v[1] + w[1]) * p.ny + (v[2] + w[2]) * p.nz;
-    });
-    return row;
-  });
-  const lu = factorise(rows);
-  const solve = (f: (p: Panel) => number) => lu.solve(panels.map((p) => -f(p) * p.nz));
-  const columns = [solve((p) => p.slope), solve(() => 1), solve((p) => p.control)];
+export function solveLattice(design: Pick<Design, 'surfaces'>, contours: ReadonlyMap<string, Contour>, refine = 1, ground: number | null = null): LatticeSolution {
+  const grid = gridOf(design.surfaces, contours, refine);
+  const panels = [...grid.panels.filter((p) => p.mirrored), ...grid.panels.filter((p) => !p.mirrored)];
+  const pairs = panels.findIndex((p) => !p.mirrored) < 0 ? panels.length : panels.findIndex((p) => !p.mirrored);
+  const { strips } = grid;
+  const main = design.surfaces.find((s) => s.role === 'wing');
+  if (!main) throw new DomainError('bad-shape', 'there is no wing');
+  const wing = planformOf(main);
   const refX = wing.macX + 0.25 * wing.mac;
-  const sums = columns.map((g) => {
-    const strip = new Float64Array(strips.length);
+  const sys = influences(panels, pairs, ground);
+  const solveSymmetric = solver(sys.symmetric, pairs), solveAntisymmetric = solver(sys.antisymmetric, panels.length);
+  const elevatorMix = symmetricMix(design.surfaces, 'elevator'), flapMix = symmetricMix(design.surfaces, 'flap');
+  const stabiliser = elevatorMix.size === 0 ? design.surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
+  const lead = stabiliser >= 0 && design.surfaces[stabiliser].role === 'canard' ? -1 : 1;
+  const sym = (f: (p: Panel) => number) => solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
+  const anti = (f: (p: Panel) => number) => solveAntisymmetric(Float64Array.from(panels, f));
+  const aileronMix = antisymmetricMix(design.surfaces, 'aileron'), rudderMix = antisymmetricMix(design.surfaces, 'rudder');
+  const model: LatticeModel = {
+    panels, pairs, symmetricWash: sys.symmetricWash, antisymmetricWash: sys.antisymmetricWash, solveSymmetric, solveAntisymmetric,
+    symmetric: {
+      shape: sym((p) => p.slope),
+      alpha: sym((p) => p.nz),
+      q: sym((p) => (p.xc - refX) * p.nz),
+      elevator: sym((p) => (stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix))),
+      flap: sym((p) => hinged(p, flapMix)),
+    },
+    antisymmetric: {
+      beta: anti((p) => -p.ny),
+      p: anti((p) => p.yc * p.nz - p.zc * p.ny),
+      r: anti((p) => (p.xc - refX) * p.ny - p.yc * p.slope),
+      aileron: anti((p) => -hinged(p, aileronMix)),
+      // nose right: more load on the right half of a V that opens upward, and towards the left on a fin
+      rudder: anti((p) => (p.ny > 0 ? -1 : 1) * hinged(p, rudderMix)),
+    },
+  };
+  const sums = (['shape', 'alpha', 'elevator'] as const).map((k) => {
+    const g = model.symmetric[k];
     let cl = 0, cm = 0;
-    panels.forEach((p, i) => {
-      strip[p.strip] += g[i];
-      const lift = (2 * g[i] * 2 * (p.yb - p.ya)) / wing.area;
+    for (let i = 0; i < pairs; i++) {
+      const p = panels[i], lift = (4 * g[i] * (p.yb - p.ya)) / wing.area;
       cl += lift;
       cm -= (lift * (0.5 * (p.xa + p.xb) - refX)) / wing.mac;
-    });
-    return { strip, cl, cm };
+    }
+    return { strip: stripSums(model, strips.length, g), cl, cm };
   });
   const [s0, sa, se] = sums;
   return {
-    strips, refArea: wing.area, refChord: wing.mac, refX,
+    strips, refArea: wing.area, refChord: wing.mac, refSpan: wing.span, refX,
     shape: s0.strip, alpha: sa.strip, elevator: se.strip,
     coefficients: { cl0: s0.cl, clAlpha: sa.cl, clElevator: se.cl, cm0: s0.cm, cmAlpha: sa.cm, cmElevator: se.cm },
-    wake: trefftz(strips, design.surfaces, wing.area),
+    pitchControl: elevatorMix.size > 0 ? 'control' : stabiliser >= 0 ? 'incidence' : 'none',
+    wake: trefftz(strips, wing.area, ground),
+    model,
   };
 }
 
-/** Pair weights of the Trefftz-plane integral, both halves. Katz and Plotkin 8.146 in discrete form. */
-function trefftz(strips: readonly Strip[], surfaces: readonly Surface[], area: number): Float64Array[] {
-  const bySurface = new Map(surfaces.map((s) => [s.id, s]));
-  const ends = strips.map((s) => {
-    const surf = bySurface.get(s.surface)!;
-    const ya = s.inner, yb = s.inner + s.width;
-    return { ya, yb, za: surf.z + stationAt(surf, ya).z, zb: surf.z + stationAt(surf, yb).z };
-  });
-  return strips.map((p, i) => {
-    const e = ends[i];
-    const len = Math.hypot(e.yb - e.ya, e.zb - e.za);
-    const ny = -(e.zb - e.za) / len, nz = (e.yb - e.ya) / len;
-    const row = new Float64Array(strips.length);
-    const wash = (y0: number, z0: number, sign: number, core2: number) => {
-      const t = (p.y - e.ya) / (e.yb - e.ya);
-      const dy = p.y - y0, dz = e.za + t * (e.zb - e.za) - z0;
-      const d = Math.max(dy * dy + dz * dz + core2, 1e-12);
-      return (sign / (2 * Math.PI * d)) * (dy * nz - dz * ny);
-    };
-    strips.forEach((q, j) => {
-      const f = ends[j];
-      const core2 = q.surface === p.surface ? 0 : q.width ** 2;
-      const w = wash(f.ya, f.za, 1, core2) + wash(f.yb, f.zb, -1, core2) + wash(-f.yb, f.zb, 1, core2) + wash(-f.ya, f.za, -1, core2);
-      row[j] = (2 * w * len) / area;
-    });
-    return row;
-  });
+/** Panel strengths of the right half (and the middle) gathered by strip [m]. */
+export function stripSums(model: LatticeModel, strips: number, g: Float64Array): Float64Array {
+  const out = new Float64Array(strips);
+  for (let i = 0; i < g.length; i++) out[model.panels[i].strip] += g[i];
+  return out;
 }
 
 /** Strip strengths/V [m] at an angle of attack and elevator deflection [rad]. */

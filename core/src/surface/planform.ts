@@ -2,12 +2,12 @@
 import type { Station, Surface } from '../design';
 
 export interface Planform {
-  /** both halves for wing and tail, the single panel for a fin [m2] */ area: number;
+  /** both sides where it stands on both [m2] */ area: number;
   /** tip to tip; height for a fin [m] */ span: number;
   aspectRatio: number;
   /** mean aerodynamic chord [m] */ mac: number;
   /** leading edge of the mean chord in design axes [m] */ macX: number;
-  /** spanwise place of the mean chord on one half [m] */ macY: number;
+  /** distance of the mean chord beside the middle [m] */ macY: number;
   /** height of the mean chord's leading edge [m] */ macZ: number;
   taper: number;
 }
@@ -43,15 +43,17 @@ export function planformOf(surface: Surface): Planform {
     };
     add(s[i], 1); add(mid, 4); add(s[i + 1], 1);
   }
-  const sides = surface.role === 'fin' ? 1 : 2;
-  const span = sides * (s[s.length - 1].y - (sides === 1 ? s[0].y : 0));
+  const sides = (surface.mirror ?? surface.role !== 'fin') ? 2 : 1;
+  const root = surface.y ?? 0;
+  // a fin's span is its height, also where there are two of it
+  const span = surface.role === 'fin' ? s[s.length - 1].y - s[0].y : 2 * (root + s[s.length - 1].y);
   const area = sides * half;
   return {
     area, span, aspectRatio: (span * span) / area,
     mac: cc / half,
     macX: surface.x + cx / half,
-    macY: cy / half,
-    macZ: surface.z + cz / half,
+    macY: root + (surface.role === 'fin' ? cz : cy) / half,
+    macZ: surface.z + (surface.role === 'fin' ? cy : cz) / half,
     taper: s[s.length - 1].chord / s[0].chord,
   };
 }

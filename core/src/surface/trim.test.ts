@@ -24,8 +24,13 @@ describe('trim', () => {
   });
   it('an up-thrust moment is met by down elevator', () => expect(solveTrim(aero, 0.5, 0.4, 0.02).elevator).toBeGreaterThan(solveTrim(aero, 0.5, 0.4).elevator));
   it('without an elevator there is no trim, and it says so', () => {
-    const fixed = solveLattice({ surfaces: design.surfaces.map((s) => ({ ...s, controls: [] })) }, contours);
-    expect(solveTrim(linearAero(fixed, 0, 0), 0.5, 0.4).status).toBe('no-control');
+    const fixed = design.surfaces.map((s) => ({ ...s, controls: [] }));
+    // the whole tailplane is turned instead, and it works harder than a hinged part of it
+    const turned = solveLattice({ surfaces: fixed }, contours);
+    expect(turned.pitchControl).toBe('incidence');
+    expect(Math.abs(turned.coefficients.cmElevator)).toBeGreaterThan(Math.abs(sol.coefficients.cmElevator));
+    const plank = solveLattice({ surfaces: fixed.filter((s) => s.role === 'wing') }, contours);
+    expect(solveTrim(linearAero(plank, 0, 0), 0.5, 0.4).status).toBe('no-control');
   });
   it('a body moves the neutral point forward by its slope over the lift slope; the calibrated shift moves it by chords', () => {
     const c = sol.coefficients.clAlpha;
@@ -46,7 +51,7 @@ describe('drag due to lift', () => {
 describe('stall', () => {
   const limit = findLiftLimit(aero, 0.4, polars, reynolds, 1);
   it('one strip is at its limit and none is past it', () => {
-    expect(Math.max(...limit.ratios.map((r) => r.ratio))).toBeCloseTo(1, 6);
+    expect(Math.max(...limit.ratios().map((r) => r.ratio))).toBeCloseTo(1, 6);
     const t = solveTrim(aero, limit.clMax, 0.4);
     const local = stripLift(sol, stripStrengths(sol, t.alpha, t.elevator));
     sol.strips.forEach((s, i) => { if (s.role === 'wing') expect(local[i]).toBeLessThanOrEqual(sectionClMax(polars.get(s.section)!, reynolds(s.chord)) + 1e-6); });

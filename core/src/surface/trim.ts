@@ -41,35 +41,51 @@ export function stripLift(sol: LatticeSolution, g: Float64Array): Float64Array {
 }
 
 export interface LiftLimit {
-  /** trimmed lift coefficient when the first wing strip reaches its section's limit */ clMax: number;
+  /** trimmed lift coefficient when the first strip reaches its section's limit */ clMax: number;
   alpha: number;
   /** span fraction of the first strip */ eta: number;
-  /** local lift over section limit along the wing at that angle, root first */ ratios: { eta: number; ratio: number }[];
+  /** local lift over section limit along the wing at that angle, root first */ ratios: () => { eta: number; ratio: number }[];
 }
 
 /**
- * Critical-section method: raise the trimmed lift until one wing strip reaches its section's clmax at its
+ * Critical-section method: raise the trimmed lift until one strip of any lifting surface reaches its section's clmax at its
  * own Reynolds number. Conservative by a few per cent, since lift still grows a little past that point.
  * @param reynoldsOf Reynolds number of a strip from its chord
  */
 export function findLiftLimit(aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number, factor: number): LiftLimit {
-  const { sol } = aero;
-  const half = Math.max(...sol.strips.filter((s) => s.role === 'wing').map((s) => s.inner + s.width));
-  const at = (cl: number) => {
-    const t = solveTrim(aero, cl, cgX);
-    return { t, local: stripLift(sol, stripStrengths(sol, t.alpha, t.elevator)) };
+  const { strips } = aero.sol;
+  const limits = sectionLimits(aero, polars, reynoldsOf, factor);
+  const { low, rise } = trimmedLoads(aero, cgX);
+  let clMax = Infinity, first = 0;
+  for (let i = 0; i < strips.length; i++) {
+    // whatever lifts may be the first: wing, foreplane, a tandem's rear wing
+    if (strips[i].role === 'fin' || !(rise[i] > 0)) continue;
+    const cl = (limits[i] - low[i]) / rise[i];
+    if (cl < clMax) { clMax = cl; first = i; }
+  }
+  const end = (id: string) => strips.reduce((m, s) => (s.surface === id ? Math.max(m, s.inner + s.width) : m), 0);
+  return {
+    clMax, alpha: solveTrim(aero, clMax, cgX).alpha, eta: strips[first].y / end(strips[first].surface),
+    ratios: () => { const half = end(strips.find((s) => s.role === 'wing')!.surface); return strips.flatMap((s, i) => (s.role === 'wing' ? [{ eta: s.y / half, ratio: (low[i] + clMax * rise[i]) / limits[i] }] : [])); },
   };
-  const low = at(0).local, unit = at(1).local;
-  let clMax = Infinity, eta = 0;
-  sol.strips.forEach((s, i) => {
-    if (s.role !== 'wing') return;
-    const limit = factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord));
-    const cl = (limit - low[i]) / (unit[i] - low[i]);
-    if (unit[i] > low[i] && cl < clMax) { clMax = cl; eta = s.y / half; }
-  });
-  const end = at(clMax);
-  const ratios = sol.strips.flatMap((s, i) => (s.role === 'wing' ? [{ eta: s.y / half, ratio: end.local[i] / (factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord))) }] : []));
-  return { clMax, alpha: end.t.alpha, eta, ratios };
+}
+
+/** Largest section lift of every strip at its own Reynolds number; 0 for fins. */
+export function sectionLimits(aero: LinearAero, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number, factor = 1): Float64Array {
+  return Float64Array.from(aero.sol.strips, (s) => (s.role === 'fin' ? 0 : factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord))));
+}
+
+/** Trimmed local lift of every strip, linear in the lift coefficient: at CL 0, and what one more adds. */
+function trimmedLoads(aero: LinearAero, cgX: number): { low: Float64Array; rise: Float64Array } {
+  const { sol } = aero;
+  const a = solveTrim(aero, 0, cgX), b = solveTrim(aero, 1, cgX);
+  const n = sol.strips.length, low = new Float64Array(n), rise = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    const k = 2 / sol.strips[i].chord;
+    low[i] = k * (sol.shape[i] + a.alpha * sol.alpha[i] + a.elevator * sol.elevator[i]);
+    rise[i] = k * ((b.alpha - a.alpha) * sol.alpha[i] + (b.elevator - a.elevator) * sol.elevator[i]);
+  }
+  return { low, rise };
 }
 
 /** Drag from the surfaces at one trimmed lift coefficient: profile (strips at their own cl and Re) and induced. */
@@ -80,6 +96,7 @@ export function surfaceDrag(aero: LinearAero, cl: number, cgX: number, polars: R
   const local = stripLift(sol, g);
   let profile = 0;
   sol.strips.forEach((s, i) => {
+    if (s.role === 'fin') return;
     profile += (2 * s.width * s.chord * profileDrag(polars.get(s.section)!, local[i], reynoldsOf(s.chord))) / sol.refArea;
   });
   return { profile, induced: inducedDrag(sol, g), trim };

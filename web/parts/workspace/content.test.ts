@@ -11,7 +11,7 @@ describe('edits', () => {
     const c = content();
     const a = ok(reduceContent(c, { type: 'set', path: 'document.design.items.battery.x', value: 0.18 }));
     expect(a.document.design.items.find((i) => i.id === 'battery')!.x).toBe(0.18);
-    expect(c.document.design.items.find((i) => i.id === 'battery')!.x).toBe(0.2);
+    expect(c.document.design.items.find((i) => i.id === 'battery')!.x).toBe(0.23);
     const b = ok(reduceContent(a, { type: 'insert', path: 'document.design.loadings', value: { id: 'new', name: 'New', count: 3 }, at: 1 }));
     expect(b.document.design.loadings[1].id).toBe('new');
     expect(ok(reduceContent(b, { type: 'remove', path: 'document.design.loadings', index: 1 })).document.design.loadings).toEqual(a.document.design.loadings);
