@@ -2,12 +2,13 @@
 import { readFile, stat } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { assess, type Ledger } from '@skiametra/core/assess';
-import { bitternProject } from '@skiametra/core/demo';
+import { bitternProject, craneProject, waferProject } from '@skiametra/core/demo';
 import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
 import { warmPolars } from './polarCache';
+import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { UsageError } from './usage';
 
@@ -15,8 +16,11 @@ interface Out { write(text: string): unknown }
 
 
 const HELP = `skia schema                              the JSON Schema of a project file
-skia demo bittern                        a demo project as a project file
+skia demo bittern|crane|wafer            a demo project as a project file
 skia assess FILE [--loading NAME]        the ledger of the newest version in a project file, or of one design document
+skia surfaces FILE [--loading NAME] [--speed MPS] [--alpha DEG | --trim]
+                                         lift, drag, stall by strip, derivatives and modes of one state
+skia balance FILE                        CG and inertia of every state, limits by school, what to move
 skia log FILE [--loading NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--xtr-top X] [--xtr-bottom X]
@@ -25,7 +29,7 @@ skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--x
 skia help                                this text
 `;
 
-const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject };
+const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject, crane: craneProject, wafer: waferProject };
 
 async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (!path) throw new UsageError('Name a file: skia assess FILE.');
@@ -62,7 +66,7 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
 }
 
 async function run(args: string[], out: Out): Promise<void> {
-  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
@@ -86,6 +90,14 @@ async function run(args: string[], out: Out): Promise<void> {
     const ledger = assess(doc.brief, doc.design, doc.calibration);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
     json(ledgerJson(ledger, loading));
+    return;
+  }
+  if (command === 'surfaces' || command === 'balance') {
+    if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
+    const doc = await readDesign(operand);
+    const loading = loadingOf(doc, values.loading);
+    await warmPolars(doc);
+    json(command === 'surfaces' ? surfacesCommand(doc, loading, values) : balanceCommand(doc));
     return;
   }
   if (command === 'log') {

@@ -34,7 +34,8 @@ function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAe
   v['wingSpan@all'] = wing.span;
   v['aspectRatio@all'] = wing.aspectRatio;
   v['meanChord@all'] = wing.mac;
-  if (prep.tail) v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
+  // a second wing behind the first is no tail: its volume says nothing
+  if (prep.tail && prep.tail.area < 0.6 * wing.area) v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
   if (prep.fin) v['finVolume@all'] = tailVolume(wing, prep.fin, true).volume;
   v['liftSlope@all'] = aero.sol.coefficients.clAlpha;
   v['neutralPoint@all'] = aero.neutralX;

@@ -11,3 +11,7 @@ export type { RequirementCheck } from './requirements';
 export { formulaNames, scoreLoadings } from './scoring';
 export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
+export { layoutReport, meanChordOf } from './layoutReport';
+export type { LayoutReport, StateRow } from './layoutReport';
+export { growthReport, layoutAdvice } from './layoutAdvice';
+export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';

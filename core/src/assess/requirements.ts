@@ -24,7 +24,7 @@ function marginOf(r: Requirement, x: number): number {
 export function checkRequirements(brief: Brief, design: Design, ledger: Ledger): RequirementCheck[] {
   return brief.requirements.map((r) => {
     const def = quantityDef(r.quantity);
-    const states = r.state === 'all' ? design.loadings.map((l) => l.id) : [r.state];
+    const states = r.state === 'all' ? design.loadings.filter((l) => !l.hover || r.quantity === 'mass').map((l) => l.id) : [r.state];
     const found = states.flatMap((s) => { const e = entryOf(ledger, r.quantity, s); return e ? [e] : []; });
     if (!def || found.length === 0) return { requirement: r, status: 'unknown' as const, state: r.state, value: NaN, sigma: 0, margin: NaN, sentence: `A requirement names “${r.quantity}” in “${r.state}”, which this design does not have.` };
     const worst = found.reduce((a, e) => (marginOf(r, e.value) < marginOf(r, a.value) ? e : a));

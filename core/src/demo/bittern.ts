@@ -32,6 +32,11 @@ const brief: Brief = {
     { name: 'bestFerry', low: 64, likely: 70, high: 78, note: 'seconds, best of last year' },
     { name: 'bestRelay', low: 90, likely: 110, high: 130, note: 'tubes times laps, best of last year' },
   ],
+  references: [
+    { id: 'heron', name: 'Last year’s second, measured on the field', note: 'paced out, no weights', span: 1.7, area: 0.41, mass: null, tailArea: 0.075, tailArm: 0.78, finArea: 0.033, bodyLength: 1.25, cgChord: null },
+    { id: 'trainer', name: 'Club trainer', note: 'plan', span: 1.55, area: 0.39, mass: 2.1, tailArea: 0.086, tailArm: 0.7, finArea: 0.034, bodyLength: 1.2, cgChord: 0.31 },
+    { id: 'own', name: 'Our load lifter of two years ago', note: 'weighed', span: 1.9, area: 0.52, mass: 3.3, tailArea: 0.1, tailArm: 0.85, finArea: 0.045, bodyLength: 1.4, cgChord: 0.34 },
+  ],
   watch: ['score@tubes-8', 'mass@tubes-8', 'staticMargin@tubes-8', 'stallSpeed@tubes-8', 'groundRun@tubes-8', 'lapTime@tubes-8', 'energyLeft@tubes-8', 'allowedLoadFactor@tubes-12'],
 };
 
@@ -54,7 +59,8 @@ const design: Design = {
         { y: 0.4, x: 0, z: 0.008, chord: 0.27, twist: 0, section: 'wing-section' },
         { y: 0.8, x: 0.03, z: 0.036, chord: 0.19, twist: -2 * DEG, section: 'wing-section' },
       ],
-      controls: [{ id: 'aileron', name: 'Aileron', kind: 'aileron', from: 0.55, to: 0.95, chordFraction: 0.25, maxDeflection: 20 * DEG }],
+      controls: [{ id: 'aileron', name: 'Aileron', kind: 'aileron', from: 0.55, to: 0.95, chordFraction: 0.25, maxDeflection: 20 * DEG, servo: { torque: 0.18, count: 1 } }],
+      joints: [0],
     },
     {
       id: 'tail', name: 'Tailplane', role: 'tail', x: 1.08, z: 0.1, incidence: -1 * DEG,
@@ -62,7 +68,7 @@ const design: Design = {
         { y: 0, x: 0, z: 0, chord: 0.17, twist: 0, section: 'tail-section' },
         { y: 0.27, x: 0.03, z: 0, chord: 0.13, twist: 0, section: 'tail-section' },
       ],
-      controls: [{ id: 'elevator', name: 'Elevator', kind: 'elevator', from: 0, to: 1, chordFraction: 0.35, maxDeflection: 20 * DEG }],
+      controls: [{ id: 'elevator', name: 'Elevator', kind: 'elevator', from: 0, to: 1, chordFraction: 0.35, maxDeflection: 20 * DEG, servo: { torque: 0.22, count: 1 } }],
     },
     {
       id: 'fin', name: 'Fin', role: 'fin', x: 1.07, z: 0.06, incidence: 0,
@@ -70,7 +76,7 @@ const design: Design = {
         { y: 0, x: 0, z: 0, chord: 0.2, twist: 0, section: 'tail-section' },
         { y: 0.22, x: 0.07, z: 0, chord: 0.12, twist: 0, section: 'tail-section' },
       ],
-      controls: [{ id: 'rudder', name: 'Rudder', kind: 'rudder', from: 0, to: 1, chordFraction: 0.4, maxDeflection: 25 * DEG }],
+      controls: [{ id: 'rudder', name: 'Rudder', kind: 'rudder', from: 0, to: 1, chordFraction: 0.4, maxDeflection: 25 * DEG, servo: { torque: 0.22, count: 1 } }],
     },
   ],
   body: [
@@ -94,12 +100,14 @@ const design: Design = {
     part('motor', 'Motor', 'propulsion', 128, 0.04, 0, 'catalogue'),
     part('propeller', 'Propeller and hub', 'propulsion', 34, 0, 0, 'catalogue'),
     part('esc', 'Controller', 'propulsion', 44, 0.12, -0.02, 'catalogue'),
-    part('battery', 'Battery', 'battery', 274, 0.23, 0, 'catalogue', { movable: { from: 0.12, to: 0.33 } }),
-    part('receiver', 'Receiver and wiring', 'electronics', 48, 0.34, 0.03, 'catalogue', { movable: { from: 0.28, to: 0.62 } }),
+    part('battery', 'Battery', 'battery', 274, 0.23, 0, 'catalogue', { movable: { from: 0.12, to: 0.33 }, box: { length: 0.136, width: 0.043, height: 0.03 } }),
+    part('receiver', 'Receiver and wiring', 'electronics', 48, 0.34, 0.03, 'catalogue', { movable: { from: 0.33, to: 0.58 }, box: { length: 0.048, width: 0.03, height: 0.016 } }),
     part('gear-legs', 'Landing gear', 'gear', 165, 0.36, -0.1, 'guess'),
     part('bay', 'Tube bay and latch', 'other', 120, 0.43, -0.03, 'guess'),
     part('paint', 'Covering, glue, screws', 'other', 140, 0.5, 0.03, 'guess'),
   ],
+  wheels: [{ id: 'left', name: 'Left wheel', x: 0.335, y: -0.17, z: -0.162 }, { id: 'right', name: 'Right wheel', x: 0.335, y: 0.17, z: -0.162 }, { id: 'tail-wheel', name: 'Tail wheel', x: 1.2, y: 0, z: -0.02 }],
+  limits: { longestPiece: 1.3, printer: { length: 0.25, width: 0.21, height: 0.21 }, sheet: { length: 1, width: 0.1 } },
   payload: { name: 'Sample tube', unitMass: 0.08, x: 0.3, z: -0.03, pitch: 0.045, perRow: 2, basis: 'weighed' },
   loadings: [{ id: 'ferry', name: 'Ferry', count: 0 }, ...tubes.map((n) => ({ id: `tubes-${n}`, name: `${n} tubes`, count: n }))],
   scale: [],

@@ -1,3 +1,5 @@
 export { bitternDocument } from './bittern';
-export { bitternProject } from './project';
+export { bitternCanardDocument, bitternProject } from './project';
+export { craneDocument, craneProject } from './crane';
+export { waferDocument, waferProject } from './wafer';
 export { starterDocument } from './starter';

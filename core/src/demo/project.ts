@@ -1,6 +1,7 @@
-/** The demo project as an exchange file: version 1, one airframe, hops already flown, the timed laps still a card. */
-import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile, type TestBody } from '../design';
+/** The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown, the timed laps still a card. */
+import { FILE_FORMAT, SCHEMA_VERSION, type DesignDocument, type ProjectFile, type TestBody } from '../design';
 import { PREFLIGHT, measurementsOf } from '../trial';
+import { LAYOUT_TEMPLATES } from '../layout';
 import { bitternDocument } from './bittern';
 
 const emptyRecord: TestBody['record'] = { flown: false, date: '', temperature: 288.15, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' };
@@ -25,14 +26,32 @@ const laps: TestBody = {
   signedBy: '', record: emptyRecord, log: null, measurements: [],
 };
 
+/** The sketch from which two layouts were drawn: the Bittern with a straight, untwisted wing. */
+function sketchDocument(): DesignDocument {
+  const doc = bitternDocument();
+  const wing = doc.design.surfaces.find((s) => s.id === 'wing')!;
+  wing.stations = [0, 0.8].map((y) => ({ ...wing.stations[0], y, z: 0.036 * (y / 0.8), chord: 0.25 }));
+  return doc;
+}
+
+/** The same brief with the foreplane ahead. */
+export function bitternCanardDocument(): DesignDocument {
+  const doc = bitternDocument();
+  return { ...doc, design: LAYOUT_TEMPLATES.find((t) => t.id === 'canard')!.make(doc.design) };
+}
+
 /** A fresh copy each call. */
 export function bitternProject(): ProjectFile {
   return structuredClone({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'Fenland Relay', aircraft: 'Bittern' },
-    versions: [{ key: 'v1', name: 'Bittern 1', parent: null, reason: 'First drawing from the brief.', document: bitternDocument() }],
-    airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v1', note: '' }],
-    tests: [{ key: 't1', version: 'v1', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't2', version: 'v1', airframe: 'a1', body: laps }],
+    versions: [
+      { key: 'v1', name: 'Bittern sketch', parent: null, reason: 'Straight wing from the sizing, to compare layouts on.', document: sketchDocument() },
+      { key: 'v2', name: 'Bittern canard', parent: 'v1', reason: 'Foreplane ahead, propeller behind: safe at the stall, but the wing never reaches its best lift and the boardwalk is short.', document: bitternCanardDocument() },
+      { key: 'v3', name: 'Bittern 1', parent: 'v1', reason: 'First drawing from the brief: wing and tail, tapered and washed out.', document: bitternDocument() },
+    ],
+    airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v3', note: '' }],
+    tests: [{ key: 't1', version: 'v3', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't2', version: 'v3', airframe: 'a1', body: laps }],
   });
 }

@@ -2,7 +2,7 @@
 import type { Design, Surface } from '../design';
 import { isMirrored, placeOf, stationAt } from '../surface';
 
-export interface Piece { part: string; name: string; length: number; width: number; height: number; count: number; carries: boolean | null; /** prints it takes end to end, 1 when it fits whole; null without a printer */ prints: number | null; /** sheets end to end; null without a sheet */ sheets: number | null }
+export interface Piece { part: string; name: string; length: number; width: number; height: number; count: number; carries: boolean | null; /** prints it takes end to end, 1 when it fits whole; null without a printer */ prints: number | null; /** sheets for one layer of it, edge to edge; null without a sheet */ sheets: number | null }
 
 function surfacePieces(s: Surface, thickness: (section: string) => number): Omit<Piece, 'carries' | 'prints' | 'sheets'>[] {
   const end = s.stations[s.stations.length - 1].y;
@@ -39,7 +39,7 @@ export function piecesOf(design: Design, thickness: (section: string) => number)
     let prints: number | null = null;
     if (r) { prints = 1; while (prints < 40 && !fitsInto([p.length / prints, p.width, p.height], [r.length, r.width, r.height])) prints++; if (prints === 40 || Math.min(p.width, p.height) > reach) prints = Infinity; }
     const t = L?.sheet;
-    const sheets = t ? (p.width <= Math.min(t.length, t.width) + 1e-9 ? Math.max(1, Math.ceil(p.length / Math.max(t.length, t.width) - 1e-9)) : p.width <= Math.max(t.length, t.width) ? Math.max(1, Math.ceil(p.length / Math.min(t.length, t.width) - 1e-9)) : Infinity) : null;
+    const sheets = t && p.part !== 'body' ? Math.ceil(p.length / Math.max(t.length, t.width) - 1e-9) * Math.ceil(p.width / Math.min(t.length, t.width) - 1e-9) : null;
     return { ...p, carries: L?.longestPiece != null ? p.length <= L.longestPiece + 1e-9 : null, prints, sheets };
   });
 }

@@ -22,13 +22,13 @@ export function thrustLine(design: Design, thrust: number, q: number, area: numb
   if (design.power.unpowered) return null;
   const p = design.power.propeller, down = p.downThrust ?? 0;
   const { offset, cm } = thrustMoment(design, thrust, q, area, chord, cg);
-  const throughCg = Math.atan2(cg.z - p.z, cg.x - p.x);
+  const throughCg = Math.atan((cg.z - p.z) / (cg.x - p.x || 1e-9));
   const control = Math.abs(d.Cmelevator) > 1e-4 ? -cm / d.Cmelevator : null;
   const deg = (r: number) => `${Math.abs((r * 180) / Math.PI).toFixed(1)}°`;
   const pusher = p.x > cg.x;
   const change = throughCg - down;
   const words = Math.abs(change) < 0.01 ? 'The thrust line passes through the CG: power does not pitch it.'
-    : `Power pitches the nose ${cm > 0 ? 'up' : 'down'} (the line passes ${Math.abs(1000 * offset).toFixed(0)} mm ${offset > 0 ? 'above' : 'below'} the CG): ${deg(change)} ${(change > 0) !== pusher ? 'more down' : 'more up'} thrust would take it through the CG.${Math.abs(change) > 0.12 ? ' That is more than is usually built (2° to 4°); trim the rest with elevator mixed to throttle.' : ''}`;
+    : `Power pitches the nose ${cm > 0 ? 'up' : 'down'} (the line passes ${Math.abs(1000 * offset).toFixed(0)} mm ${offset > 0 ? 'above' : 'below'} the CG): ${deg(change)} ${change > 0 ? 'more down' : 'more up'} thrust would take it through the CG.${Math.abs(change) > 0.12 ? ' That is more than is usually built (2° to 4°); trim the rest with elevator mixed to throttle.' : ''}`;
   const side = p.sideThrust ?? 0;
   const sideWords = pusher ? 'A pusher’s slipstream meets only the tail: begin without side thrust.' : `A right-turning propeller at the nose pulls left at low speed: ${side > 0.01 ? `${deg(side)} right thrust is set` : '1° to 3° right thrust is usual'} (common practice, no source); trim by flying full power and none at one speed.`;
   return { offset, cm, elevator: control, throughCg, words, sideWords };

@@ -26,6 +26,7 @@ export const MATERIALS: readonly Material[] = [
   { id: 'balsa', name: 'Balsa, medium', modulus: 3.4e9, tension: 21.6e6, compression: 14.9e6, shear: 2.1e6, density: 160, knockdown: 0.7, source: WOOD },
   { id: 'birch-ply', name: 'Birch plywood, faces along', modulus: 9e9, tension: 45e6, compression: 30e6, shear: 9e6, density: 680, knockdown: 0.75, source: 'common practice, no source' },
   { id: 'pla-flat', name: 'Printed PLA, along the layers', modulus: 2.8e9, tension: 45e6, compression: 50e6, shear: 22e6, density: 1240, knockdown: 0.6, source: 'typical of published coupon tests (from memory); loses strength above 50 °C' },
+  { id: 'card', name: 'Folded card, along the grain', modulus: 4e9, tension: 35e6, compression: 14e6, shear: 8e6, density: 750, knockdown: 0.6, source: 'paperboard, typical of published sheet tests (from memory); across the grain about half; damp takes half of it' },
 ];
 
 export function materialNamed(id: string): Material | undefined {

@@ -1,0 +1,64 @@
+/** Crane: lift-and-cruise, sets a water sampler down on the marsh by line and flies home on its wing. All figures are made up. */
+import { FILE_FORMAT, SCHEMA_VERSION, type Design, type DesignDocument, type ProjectFile } from '../design';
+import { balanced, LAYOUT_TEMPLATES } from '../layout';
+import { starterDocument } from './starter';
+
+const MAH = 3.6, INCH = 0.0254, RPM_PER_VOLT = (2 * Math.PI) / 60;
+
+export function craneDocument(): DesignDocument {
+  const base = starterDocument();
+  const wing = base.design.surfaces.find((s) => s.id === 'wing')!;
+  wing.stations = wing.stations.map((s) => ({ ...s, y: s.y * 1.3, chord: s.chord * 1.12 }));
+  const part = (id: string, name: string, group: Design['items'][number]['group'], grams: number, x: number, z: number, more: Partial<Design['items'][number]> = {}): Design['items'][number] => ({ id, name, group, planned: { kind: 'mass', mass: grams / 1000 }, basis: 'catalogue', spread: 0.05, weighed: null, x, y: 0, z, inWing: false, movable: null, ...more });
+  const d: Design = {
+    ...base.design,
+    items: [
+      part('body-shell', 'Fuselage', 'structure', 520, 0.55, 0.01, { basis: 'guess', spread: 0.15 }), part('boom-tubes', 'Lift booms', 'structure', 150, 0.42, 0.05, { basis: 'calculated', spread: 0.1 }),
+      part('motor', 'Cruise motor', 'propulsion', 150, 0.04, 0), part('propeller', 'Propeller and hub', 'propulsion', 36, 0, 0), part('esc', 'Cruise controller', 'propulsion', 48, 0.12, -0.02), part('lift-escs', 'Lift controllers', 'propulsion', 120, 0.43, 0.05),
+      part('battery', 'Battery', 'battery', 920, 0.3, -0.01, { box: { length: 0.15, width: 0.048, height: 0.046 }, movable: { from: 0.2, to: 0.5 } }),
+      part('autopilot', 'Autopilot and receiver', 'electronics', 110, 0.45, 0.02, { movable: { from: 0.35, to: 0.6 } }), part('servos', 'Servos and rods', 'electronics', 90, 0.6, 0.02), part('winch', 'Winch and line', 'other', 180, 0.42, -0.04, { basis: 'guess', spread: 0.15 }),
+      part('legs', 'Landing legs', 'gear', 140, 0.44, -0.16, { basis: 'guess', spread: 0.15 }),
+    ],
+    payload: { name: 'Water sampler', unitMass: 0.5, x: 0.42, z: -0.1, pitch: 0, perRow: 1, basis: 'weighed' },
+    loadings: [
+      { id: 'hover-full', name: 'Hover, sampler aboard', count: 1, hover: true, addedDrag: 0.004 },
+      { id: 'cruise-full', name: 'Cruise, sampler aboard', count: 1 },
+      { id: 'on-the-line', name: 'Sampler on the line', count: 0, addedDrag: 0.003, towed: { mass: 0.5, dragArea: 0.006, line: 6, lineDiameter: 0.0015, x: 0.42, z: -0.06 } },
+      { id: 'cruise-empty', name: 'Cruise, sampler left behind', count: 0 },
+    ],
+    power: {
+      ...base.design.power,
+      battery: { series: 6, parallel: 1, capacity: 6200 * MAH, cellResistance: 0.0035, maxC: 30, usable: 0.8 },
+      esc: { resistance: 0.004, maxCurrent: 60 }, motor: { kv: 480 * RPM_PER_VOLT, resistance: 0.05, noLoadCurrent: 1, maxCurrent: 45 },
+      propeller: { diameter: 11 * INCH, pitch: 7 * INCH, blades: 2, x: 0, z: 0 }, avionicsCurrent: 0.8,
+    },
+    structure: { ...base.design.structure, spar: { kind: 'tube', outer: 0.018, wall: 0.0012, material: 'carbon-tube' } },
+    wheels: [{ id: 'fl', name: 'Front left leg', x: 0.32, y: -0.2, z: -0.2 }, { id: 'fr', name: 'Front right leg', x: 0.32, y: 0.2, z: -0.2 }, { id: 'rear', name: 'Rear leg', x: 0.62, y: 0, z: -0.2 }],
+  };
+  const drawn = LAYOUT_TEMPLATES.find((t) => t.id === 'lift-cruise')!.make(d);
+  const design = balanced({ ...drawn, rotors: drawn.rotors!.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })), payload: { ...d.payload, x: drawn.rotors!.reduce((s, r) => s + r.x, 0) / 4 }, wheels: d.wheels, dragItems: [{ id: 'legs', name: 'Legs', dragArea: 0.003, note: 'three round tubes', from: { kind: 'wire', length: 0.2, diameter: 0.008, count: 3 } }, { id: 'rotors', name: 'Stopped lift rotors', dragArea: 0.0052, note: 'guess' }, { id: 'openings', name: 'Hinges, cooling', dragArea: 0.001, note: 'guess' }] });
+  return {
+    ...base, design,
+    brief: {
+      ...base.brief,
+      purpose: 'Lift a 0.5 kg water sampler off a pontoon, carry it 2 km over the reeds, lower it on a line, fly home on the wing. Hover is for the ends only: it costs four times the cruise power.',
+      requirements: [
+        { id: 'mass', quantity: 'mass', state: 'all', op: 'atMost', min: null, max: 7, rule: 'own limit, rotors', wish: false },
+        { id: 'margin', quantity: 'staticMargin', state: 'all', op: 'between', min: 0.08, max: 0.22, rule: 'own rule', wish: false },
+        { id: 'stall', quantity: 'stallSpeed', state: 'cruise-full', op: 'atMost', min: null, max: 13, rule: 'change-over below 16 m/s', wish: false },
+      ],
+      missions: [{ id: 'endurance', name: 'Minutes on the wing', formula: 'endurance / 60', loading: 'each' }], rivals: [],
+      watch: ['mass@cruise-full', 'staticMargin@cruise-full', 'staticMargin@on-the-line', 'stallSpeed@cruise-full', 'topSpeed@cruise-full', 'endurance@cruise-full', 'glideRatio@cruise-full', 'allowedLoadFactor@cruise-full'],
+    },
+  };
+}
+
+/** A fresh copy each call. */
+export function craneProject(): ProjectFile {
+  return structuredClone({
+    format: FILE_FORMAT as typeof FILE_FORMAT, schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
+    project: { name: 'Marsh sampler', aircraft: 'Crane' },
+    versions: [{ key: 'v1', name: 'Crane 1', parent: null, reason: 'First drawing: four lift rotors about the CG of the wing.', document: craneDocument() }],
+    airframes: [], tests: [],
+  });
+}
