@@ -5,6 +5,7 @@
  */
 import { assess, entryOf } from '@skiametra/core/assess';
 import { FACTOR_IDS, priorCalibration, type DesignDocument, type FactorId, type LogRow } from '@skiametra/core/design';
+import { DomainError } from '@skiametra/core/numeric';
 
 export type Truth = Partial<Record<FactorId, number>>;
 
@@ -36,6 +37,7 @@ const HEIGHT = 25;
  * @returns rows t, x east, y north, height, ground speed, volts, amps
  */
 export function logFlight(doc: DesignDocument, loading: string, laps: number, seed: number, truth: Truth = DEMO_TRUTH): LoggedFlight {
+  if (doc.design.power.unpowered) throw new DomainError('out-of-range', 'the simulated logger flies powered laps; this design has no motor');
   const prior = priorCalibration();
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });

@@ -1,87 +1,26 @@
 'use client';
-/** Plan, side and front view from the document, with CG of every loading, neutral point and limits on the plan. */
-import { entryOf, type Ledger } from '@skiametra/core/assess';
-import type { Design, Surface } from '@skiametra/core/design';
-import { stationAt } from '@skiametra/core/surface';
-import { halfOutline, planBounds } from './Silhouette';
+/** Plan, side and front view of any layout, to one scale each, with CG and neutral point where they are known. */
+import type { Design } from '@skiametra/core/design';
+import { threeViewLines, type ViewName } from '@skiametra/core/layout';
 
-type Pt = [number, number];
-const path = (pts: readonly Pt[]) => pts.map(([x, y]) => `${x.toFixed(4)},${y.toFixed(4)}`).join(' ');
-const thin = { vectorEffect: 'non-scaling-stroke' as const };
+interface Props { design: Design; view: ViewName; ghost?: Design | null; cg?: { x: number; z: number } | null; neutralX?: number | null; height: number }
 
-function controlQuad(s: Surface, c: Surface['controls'][number]): Pt[] {
-  const half = s.stations[s.stations.length - 1].y;
-  const a = stationAt(s, c.from * half), b = stationAt(s, c.to * half);
-  return [[s.x + a.x + (1 - c.chordFraction) * a.chord, a.y], [s.x + b.x + (1 - c.chordFraction) * b.chord, b.y], [s.x + b.x + b.chord, b.y], [s.x + a.x + a.chord, a.y]];
-}
+const NAMES: Record<ViewName, string> = { plan: 'Plan view, nose to the left', side: 'Side view, nose to the left', front: 'Front view' };
 
-interface Props { design: Design; ledger: Ledger | null; loading: string; showItems?: boolean; ghost?: Design | null; height?: number }
-
-/** Plan view with the nose to the left; x to the right, span up and down. */
-export function PlanView({ design, ledger, loading, showItems, ghost, height = 380 }: Props) {
-  const b = planBounds(design);
-  const pad = 0.06 * (b.x1 - b.x0);
-  const view = { x: b.x0 - pad, y: -b.half - pad, w: b.x1 - b.x0 + 2 * pad, h: 2 * (b.half + pad) };
-  const u = view.w / 100;
-  const both = (pts: Pt[]) => [pts, pts.map(([x, y]) => [x, -y] as Pt)];
-  const body: Pt[] = [...design.body.map((p) => [p.x, p.width / 2] as Pt), ...[...design.body].reverse().map((p) => [p.x, -p.width / 2] as Pt)];
-  const at = (id: string, s: string) => (ledger ? entryOf(ledger, id, s)?.value : undefined);
-  const np = at('neutralPoint', 'all'), fwd = at('cgForward', 'all'), aft = at('cgAft', 'all'), cg = at('cgX', loading);
-  const { diameter, x: propX } = design.power.propeller;
-  const tip = (x: number, y: number, text: string) => <text x={x} y={y} fontSize={3 * u} fontWeight={600} fill="var(--ink)" textAnchor="middle">{text}</text>;
+export function ViewDrawing({ design, view, ghost, cg, neutralX, height }: Props) {
+  const lines = threeViewLines(design).filter((l) => l.view === view);
+  const p = lines.flatMap((l) => l.points), u0 = Math.min(...p.map((q) => q[0])), u1 = Math.max(...p.map((q) => q[0])), v0 = Math.min(...p.map((q) => q[1])), v1 = Math.max(...p.map((q) => q[1]));
+  const pad = 0.05 * Math.max(u1 - u0, v1 - v0), r = 0.014 * Math.max(u1 - u0, v1 - v0);
+  const path = (pts: readonly [number, number][], closed: boolean) => `${pts.map(([a, b], i) => `${i ? 'L' : 'M'}${a.toFixed(4)} ${(-b).toFixed(4)}`).join('')}${closed ? 'Z' : ''}`;
+  const thin = { vectorEffect: 'non-scaling-stroke' as const };
+  const at = (x: number, z: number): [number, number] | null => (view === 'plan' ? [x, 0] : view === 'side' ? [x, -z] : null);
+  const g = cg ? at(cg.x, cg.z) : null, n = neutralX != null ? at(neutralX, cg?.z ?? 0) : null;
   return (
-    <svg viewBox={`${view.x} ${view.y} ${view.w} ${view.h}`} width="100%" style={{ maxHeight: height, display: 'block' }} role="img" aria-label={`Plan view. Neutral point at ${np === undefined ? 'unknown' : `${(np * 1000).toFixed(0)} mm`}, CG at ${cg === undefined ? 'unknown' : `${(cg * 1000).toFixed(0)} mm`} from the datum.`}>
-      {ghost && ghost.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => both(halfOutline(s)).map((p, i) => <polygon key={`g${s.id}${i}`} points={path(p)} fill="none" stroke="var(--ghost)" strokeDasharray="4 3" {...thin} />))}
-      {design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => both(halfOutline(s)).map((p, i) => <polygon key={`${s.id}${i}`} points={path(p)} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />))}
-      <polygon points={path(body)} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />
-      {design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => s.controls.flatMap((c) => both(controlQuad(s, c)).map((p, i) => <polygon key={`${c.id}${i}`} points={path(p)} fill="none" stroke="var(--ink-2)" {...thin} />)))}
-      <line x1={propX} x2={propX} y1={-diameter / 2} y2={diameter / 2} stroke="var(--ink)" strokeWidth={2} {...thin} />
-      {fwd !== undefined && aft !== undefined && <rect x={fwd} width={Math.max(0, aft - fwd)} y={-0.33 * b.half} height={0.66 * b.half} fill="var(--predicted-soft)" />}
-      {fwd !== undefined && aft !== undefined && [fwd, aft].map((x) => <line key={x} x1={x} x2={x} y1={-0.33 * b.half} y2={0.33 * b.half} stroke="var(--asked)" strokeDasharray="2 2" {...thin} />)}
-      {showItems && ledger && design.items.map((i) => <circle key={i.id} cx={i.x} cy={i.y} r={Math.max(0.35 * u, Math.sqrt(i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0.1)) * 2.6 * u)} fill={i.movable ? 'var(--look)' : 'var(--ink-2)'} opacity={0.45}><title>{i.name}</title></circle>)}
-      {design.loadings.map((l) => { const x = at('cgX', l.id); return x === undefined || l.id === loading ? null : <path key={l.id} d={`M ${x} ${-0.9 * u} l ${0.6 * u} ${0.9 * u} l ${-0.6 * u} ${0.9 * u} l ${-0.6 * u} ${-0.9 * u} z`} fill="none" stroke="var(--predicted)" opacity={0.55} {...thin}><title>{l.name}</title></path>; })}
-      {np !== undefined && <><circle cx={np} cy={0} r={1.3 * u} fill="var(--paper)" stroke="var(--ink)" strokeWidth={1.5} {...thin} /><circle cx={np} cy={0} r={0.3 * u} fill="var(--ink)" />{tip(np + 2.2 * u, 5 * u, 'NP')}</>}
-      {cg !== undefined && <><path d={`M ${cg} ${-1.5 * u} l ${1.1 * u} ${1.5 * u} l ${-1.1 * u} ${1.5 * u} l ${-1.1 * u} ${-1.5 * u} z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={2} {...thin} />{tip(cg - 2 * u, -3 * u, 'CG')}</>}
-    </svg>
-  );
-}
-
-/** Side view: body, fin and the sections of wing and tail as chords. */
-export function SideView({ design }: { design: Design }) {
-  const b = planBounds(design);
-  const fins = design.surfaces.filter((s) => s.role === 'fin');
-  const zs = [...design.body.flatMap((p) => [p.z - p.height / 2, p.z + p.height / 2]), ...fins.flatMap((s) => [s.z, s.z + s.stations[s.stations.length - 1].y]), ...design.surfaces.flatMap((s) => s.stations.map((p) => s.z + p.z)), design.power.propeller.z - design.power.propeller.diameter / 2, design.power.propeller.z + design.power.propeller.diameter / 2, ...design.items.filter((i) => i.group === 'gear').map((i) => i.z - 0.05)];
-  const z0 = Math.min(...zs), z1 = Math.max(...zs), pad = 0.05;
-  const body: Pt[] = [...design.body.map((p) => [p.x, -(p.z + p.height / 2)] as Pt), ...[...design.body].reverse().map((p) => [p.x, -(p.z - p.height / 2)] as Pt)];
-  return (
-    <svg viewBox={`${b.x0 - pad} ${-z1 - pad} ${b.x1 - b.x0 + 2 * pad} ${z1 - z0 + 2 * pad}`} width="100%" style={{ maxHeight: 190 }} role="img" aria-label="Side view, nose to the left">
-      <polygon points={path(body)} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />
-      {fins.map((s) => <polygon key={s.id} points={path([...s.stations.map((p) => [s.x + p.x, -(s.z + p.y)] as Pt), ...[...s.stations].reverse().map((p) => [s.x + p.x + p.chord, -(s.z + p.y)] as Pt)])} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />)}
-      {design.surfaces.filter((s) => s.role !== 'fin').map((s) => {
-        const [r, t] = [s.stations[0], s.stations[s.stations.length - 1]];
-        const chordLine = (p: typeof r) => { const a = s.incidence + p.twist; return `M ${s.x + p.x} ${-(s.z + p.z)} l ${p.chord * Math.cos(a)} ${p.chord * Math.sin(a)}`; };
-        return <g key={s.id} fill="none" stroke="var(--ink)"><path d={chordLine(r)} strokeWidth={2.5} {...thin} /><path d={chordLine(t)} stroke="var(--ink-2)" {...thin} /></g>;
-      })}
-      <line x1={design.power.propeller.x} x2={design.power.propeller.x} y1={-(design.power.propeller.z - design.power.propeller.diameter / 2)} y2={-(design.power.propeller.z + design.power.propeller.diameter / 2)} stroke="var(--ink)" strokeWidth={2} {...thin} />
-    </svg>
-  );
-}
-
-/** Front view: dihedral, body, propeller disc. */
-export function FrontView({ design }: { design: Design }) {
-  const b = planBounds(design);
-  const big = design.body.reduce((a, p) => (p.width * p.height > a.width * a.height ? p : a));
-  const R = design.power.propeller.diameter / 2;
-  const tops = design.surfaces.flatMap((s) => (s.role === 'fin' ? [s.z + s.stations[s.stations.length - 1].y] : s.stations.map((p) => s.z + p.z)));
-  const z1 = Math.max(...tops, R), z0 = Math.min(-R, big.z - big.height / 2);
-  const pad = 0.03;
-  return (
-    <svg viewBox={`${-b.half - pad} ${-z1 - pad} ${2 * (b.half + pad)} ${z1 - z0 + 2 * pad}`} width="100%" style={{ maxHeight: 150 }} role="img" aria-label="Front view">
-      <circle cx={0} cy={-design.power.propeller.z} r={R} fill="none" stroke="var(--ink-2)" strokeDasharray="3 3" {...thin} />
-      <ellipse cx={0} cy={-big.z} rx={big.width / 2} ry={big.height / 2} fill="var(--paper-2)" stroke="var(--ink)" {...thin} />
-      {design.surfaces.flatMap((s) => (s.role === 'fin'
-        ? [<line key={s.id} x1={0} x2={0} y1={-s.z} y2={-(s.z + s.stations[s.stations.length - 1].y)} stroke="var(--ink)" strokeWidth={2.5} {...thin} />]
-        : [1, -1].map((side) => <polyline key={`${s.id}${side}`} points={path(s.stations.map((p) => [side * p.y, -(s.z + p.z)] as Pt))} fill="none" stroke="var(--ink)" strokeWidth={3} {...thin} />)))}
+    <svg viewBox={`${u0 - pad} ${-v1 - pad} ${u1 - u0 + 2 * pad} ${v1 - v0 + 2 * pad}`} width="100%" style={{ maxHeight: height, display: 'block' }} role="img" aria-label={NAMES[view]}>
+      {ghost && threeViewLines(ghost).filter((l) => l.view === view && l.kind === 'outline').map((l, i) => <path key={`g${i}`} d={path(l.points, l.closed)} fill="none" stroke="var(--ghost)" strokeDasharray="4 3" {...thin} />)}
+      {[...lines].sort((a, b) => Number(a.kind === 'disc') - Number(b.kind === 'disc')).map((l, i) => <path key={i} d={path(l.points, l.closed)} fill={l.kind === 'outline' ? 'var(--paper-2)' : 'none'} fillOpacity={0.8} stroke={l.kind === 'hinge' ? 'var(--ink-2)' : 'var(--ink)'} strokeDasharray={l.kind === 'disc' && l.closed ? '3 3' : undefined} strokeWidth={l.kind === 'disc' && !l.closed ? 2 : 1} {...thin} />)}
+      {n && <g><circle cx={n[0]} cy={n[1]} r={r} fill="var(--paper)" stroke="var(--ink)" {...thin} /><circle cx={n[0]} cy={n[1]} r={0.3 * r} fill="var(--ink)" /></g>}
+      {g && <path d={`M${g[0]} ${g[1] - 1.2 * r}l${0.9 * r} ${1.2 * r}l${-0.9 * r} ${1.2 * r}l${-0.9 * r} ${-1.2 * r}z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={2} {...thin} />}
     </svg>
   );
 }

@@ -39,12 +39,12 @@ function FlightCharts() {
   if (!ledger || ledger.stopped) return null;
   const drag = curveOf(ledger, 'drag', loading)!;
   const old = against && curveOf(against, 'drag', loading);
-  const climb = curveOf(ledger, 'climb', loading)!;
+  const climb = curveOf(ledger, 'climb', loading);
   const vs = entryOf(ledger, 'stallSpeed', loading)!.value;
   return (
     <>
       <ChartFrame title="Drag against airspeed" height={220} xName="Airspeed" xKind="speed" yName="Drag" yKind="force" yFromZero series={[{ name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'predicted' }, ...(old ? [{ name: 'compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []), { name: 'stall', x: [vs, vs], y: [0, Math.max(...drag.y)], look: 'asked' }]} />
-      <ChartFrame title="Climb at full throttle against airspeed" height={200} xName="Airspeed" xKind="speed" yName="Climb" yKind="climbRate" series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]} />
+      {climb && <ChartFrame title="Climb at full throttle against airspeed" height={200} xName="Airspeed" xKind="speed" yName="Climb" yKind="climbRate" series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]} />}
     </>
   );
 }
@@ -65,7 +65,7 @@ function LoadingTable() {
       <table className="sheet fixed"><thead><tr><th style={{ width: 64 }}>Loading</th>{COLUMNS.map((c) => { const d = quantityDef(c)!; const u = unitLabel(shownUnit(d.kind, units)); return <th key={c} className="num">{d.name}{u ? ` [${u}]` : ''}</th>; })}</tr></thead>
         <tbody>{loadings.map((l) => (
           <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}><td>{l.name}</td>
-            {COLUMNS.map((c) => { const e = entryOf(ledger, c, l.id)!; return <td key={c} className="num" style={{ cursor: 'pointer', color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined }} onClick={() => setWhy({ id: c, state: l.id })}>{formatValue(e.value, e.kind, units)}</td>; })}
+            {COLUMNS.map((c) => { const e = entryOf(ledger, c, l.id); if (!e) return <td key={c} className="num dim">–</td>; return <td key={c} className="num" style={{ cursor: 'pointer', color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined }} onClick={() => setWhy({ id: c, state: l.id })}>{formatValue(e.value, e.kind, units)}</td>; })}
           </tr>))}</tbody></table></div></section>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { Button } from '@mantine/core';
 import { curveOf, entryOf } from '@skiametra/core/assess';
 import { interpolateLinear } from '@skiametra/core/numeric';
 import { ChartFrame } from '../parts/ChartFrame';
@@ -11,6 +12,9 @@ import { useWorkspace } from '../parts/workspace/useWorkspace';
 const P = 'document.design.power';
 
 export function Power() {
+  const unpowered = useWorkspace((w) => w.content.document.design.power.unpowered ?? false);
+  const edit = useWorkspace((w) => w.edit);
+  if (unpowered) return <div className="stack"><p style={{ maxWidth: 560 }}>No motor is fitted: this is a glider. Its speed, sink and glide stand under Flight.</p><div><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit a motor</Button></div></div>;
   return (
     <div className="station">
       <div className="stack">
@@ -21,7 +25,8 @@ export function Power() {
         </div></section>
         <section className="block"><h2>Controller</h2><div className="fields"><DocField label="Resistance" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="Largest current" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics draw" path={`${P}.avionicsCurrent`} kind="current" tracked /></div></section>
         <section className="block"><h2>Motor</h2><div className="fields"><DocField label="Kv" path={`${P}.motor.kv`} kind="kv" tracked /><DocField label="Resistance" path={`${P}.motor.resistance`} kind="resistance" tracked /><DocField label="No-load current" path={`${P}.motor.noLoadCurrent`} kind="current" tracked /><DocField label="Largest current" path={`${P}.motor.maxCurrent`} kind="current" tracked /></div></section>
-        <section className="block"><h2>Propeller</h2><div className="fields"><DocField label="Diameter" path={`${P}.propeller.diameter`} kind="length" tracked /><DocField label="Pitch" path={`${P}.propeller.pitch`} kind="length" tracked /><IntField label="Blades" path={`${P}.propeller.blades`} /></div></section>
+        <section className="block"><h2>Propeller</h2><div className="fields"><DocField label="Diameter" path={`${P}.propeller.diameter`} kind="length" tracked /><DocField label="Pitch" path={`${P}.propeller.pitch`} kind="length" tracked /><IntField label="Blades" path={`${P}.propeller.blades`} /><DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" /><DocField label="Height, z" path={`${P}.propeller.z`} kind="length" /><DocField label="Down thrust" path={`${P}.propeller.downThrust`} kind="angle" /></div>
+          <Button size="compact-xs" variant="subtle" mt={6} onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: true })}>Fly it as a glider, without motor</Button></section>
       </div>
       <div className="stack">
         <StationFindings of={['power']} empty="Current, tip speed and pack are inside their limits." />

@@ -1,126 +1,98 @@
 'use client';
-import { Button, SegmentedControl } from '@mantine/core';
+import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import { useState, type CSSProperties } from 'react';
-import { curveOf } from '@skiametra/core/assess';
-import { formatQuantity } from '@skiametra/core/units';
 import { planformOf, tailVolume } from '@skiametra/core/surface';
+import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
-import { DocField } from '../parts/QuantityField';
+import { PlanStall } from '../parts/layout/PlanStall';
+import { useLayout, type StallKind } from '../parts/layout/useLayout';
+import { LoadingPicker } from '../parts/LoadingPicker';
 import { Readings } from '../parts/Reading';
-import { SheetTable, freshId } from '../parts/SheetTable';
-import { FrontView, PlanView, SideView } from '../parts/ThreeViews';
+import { ViewDrawing } from '../parts/ThreeViews';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { Drawings } from './shape/Drawings';
+import { LayoutChooser, Pieces, References } from './shape/Layouts';
+import { StallRemedies, StallWords } from './shape/StallPanel';
+import { BodyEditor, SurfaceEditor } from './shape/SurfaceEditor';
 
+const Aircraft3D = dynamic(() => import('../parts/layout/Aircraft3D').then((m) => m.Aircraft3D), { ssr: false });
 const D = 'document.design';
+const CASES: { value: StallKind; label: string }[] = [{ value: 'level', label: 'Level' }, { value: 'turn', label: 'In the lap turn, to the right' }, { value: 'sideslip', label: 'In a 10° sideslip' }, { value: 'rolling', label: 'Rolling right' }];
 
 export function Shape() {
   const design = useWorkspace((w) => w.content.document.design);
-  const ledger = useWorkspace((w) => w.ledger);
   const loading = useWorkspace((w) => w.loading);
   const againstId = useWorkspace((w) => w.againstId);
   const versions = useWorkspace((w) => w.versions);
-  const [part, setPart] = useState('wing');
-  const ghost = versions.find((v) => v.id === againstId)?.document.design ?? null;
-  const parts = [...design.surfaces.map((s) => ({ value: s.id, label: s.name })), { value: 'body', label: 'Body' }];
-  const stall = ledger && curveOf(ledger, 'stallRatio', loading);
-  return (
-    <>
-      <div className="station" style={{ '--cols': 'minmax(300px, 400px) minmax(0, 1fr) 220px' } as CSSProperties}>
-        <div className="stack">
-          <SegmentedControl value={part} onChange={setPart} data={parts} aria-label="Part" fullWidth />
-          {part === 'body' ? <BodyEditor /> : <SurfaceEditor id={part} />}
-          <StationFindings of={['shape']} />
-        </div>
-        <div className="stack" style={{ gap: 6 }}>
-          <PlanView design={design} ledger={ledger} loading={loading} ghost={ghost} />
-          <div className="cols" style={{ '--cols': '1.3fr 1fr' } as CSSProperties}><SideView design={design} /><FrontView design={design} /></div>
-          {stall && <ChartFrame title="Where the wing stalls first" height={170} xName="Half span" xKind="chordPercent" yName="Local lift / section limit" yKind="percent" series={[{ name: 'at the stall', x: stall.x, y: stall.y, sigma: stall.sigma, look: 'predicted' }]} />}
-        </div>
-        <div className="stack">
-          <Readings title="Shape" ids={['wingArea', 'wingSpan', 'aspectRatio', 'meanChord', 'liftSlope', 'spanEfficiency']} />
-          <TailVolumes />
-        </div>
-      </div>
-    </>
-  );
-}
-
-function TailVolumes() {
-  const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
-  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
-  return (
-    <>
-      <Readings title="Tail" ids={['tailVolume', 'finVolume']} />
-      {design.surfaces.filter((s) => s.role !== 'wing').map((s) => {
-        const v = tailVolume(wing, planformOf(s), s.role === 'fin');
-        return <div key={s.id} className="dim" style={{ fontSize: '0.75rem' }}>{s.name}: arm {formatQuantity(v.arm, 'length', units)} between quarter chords; by leading edges {formatQuantity(v.armByLeadingEdge, 'length', units)}, volume {v.volumeByLeadingEdge.toFixed(3)}.</div>;
-      })}
-    </>
-  );
-}
-
-function SurfaceEditor({ id }: { id: string }) {
-  const surface = useWorkspace((w) => w.content.document.design.surfaces.find((s) => s.id === id));
-  const sections = useWorkspace((w) => w.content.document.design.sections);
   const edit = useWorkspace((w) => w.edit);
-  if (!surface) return null;
-  const P = `${D}.surfaces.${id}`;
-  const s = surface.stations;
-  const addStation = () => {
-    const a = s[s.length - 2], b = s[s.length - 1];
-    const mid = { y: (a.y + b.y) / 2, x: (a.x + b.x) / 2, z: (a.z + b.z) / 2, chord: (a.chord + b.chord) / 2, twist: (a.twist + b.twist) / 2, section: a.section };
-    edit({ type: 'insert', path: `${P}.stations`, value: mid, at: s.length - 1 });
-  };
+  const [part, setPart] = useState(design.surfaces[0].id);
+  const [view, setView] = useState('plan');
+  const [stall, setStall] = useState<StallKind>('level');
+  const [alpha, setAlpha] = useState(12);
+  const { report, trouble } = useLayout(stall);
+  const ghost = versions.find((v) => v.id === againstId)?.document.design ?? null;
+  const parts = [...design.surfaces.map((s) => ({ value: s.id, label: s.name })), { value: 'body', label: 'Body' }, { value: 'models', label: 'Models' }, { value: 'limits', label: 'Limits' }];
+  const now = parts.some((p) => p.value === part) ? part : parts[0].value;
+  const surface = design.surfaces.find((s) => s.id === now) ?? null;
+  const setStations = (id: string) => (stations: unknown, rootX?: number) => edit({ type: 'set', path: rootX === undefined ? `${D}.surfaces.${id}.stations` : `${D}.surfaces.${id}.x`, value: rootX ?? stations });
+  const flow = report?.stall.flows.reduce((a, f) => (Math.abs(f.alpha - radians(alpha)) < Math.abs(a.alpha - radians(alpha)) ? f : a));
+  const shownSurface = surface && flow?.strips.some((s) => s.surface === surface.id) ? surface : design.surfaces.find((s) => s.role === 'wing')!;
+  const strips = flow?.strips.filter((s) => s.surface === shownSurface.id) ?? [];
   return (
-    <div className="stack">
-      <div className="fields">
-        <DocField label="Root leading edge, x" path={`${P}.x`} kind="length" />
-        <DocField label="Height, z" path={`${P}.z`} kind="length" />
-        {surface.role !== 'fin' && <DocField label="Incidence" path={`${P}.incidence`} kind="angle" />}
+    <div className="station" style={{ '--cols': 'minmax(300px, 370px) minmax(0, 1fr) 226px' } as CSSProperties}>
+      <div className="stack">
+        <div style={{ display: 'flex', gap: 8 }}><NativeSelect aria-label="Part" value={now} onChange={(e) => setPart(e.currentTarget.value)} data={parts} style={{ flex: 1 }} /><LayoutChooser /></div>
+        {now === 'body' ? <BodyEditor /> : now === 'models' ? <References /> : now === 'limits' ? <Pieces pieces={report?.pieces ?? null} /> : <SurfaceEditor id={now} />}
+        <StationFindings of={['shape']} />
       </div>
-      <section className="block"><h2>Span stations <span className="right dim">from the root outward</span></h2>
-        <SheetTable path={`${P}.stations`} caption={`${surface.name} stations`} least={2}
-          columns={[
-            { key: 'y', label: surface.role === 'fin' ? 'Up' : 'Out', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'x', label: 'Back', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'z', label: 'Rise', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'chord', label: 'Chord', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'twist', label: 'Twist', cell: { type: 'quantity', kind: 'angle' } },
-            { key: 'section', label: 'Section', cell: { type: 'choice', options: sections.map((x) => ({ value: x.id, label: x.name })) }, width: 92 },
-            { key: 'remove', label: '', width: 20, cell: { type: 'shown', render: (_, i) => (s.length > 2 ? <button type="button" aria-label={`Remove station ${i + 1}`} onClick={() => edit({ type: 'remove', path: `${P}.stations`, index: i })} style={{ all: 'unset', cursor: 'pointer', color: 'var(--ink-2)' }}>×</button> : null) } },
-          ]} />
-        <Button variant="subtle" mt={4} onClick={addStation}>Add a station</Button>
-      </section>
-      <section className="block"><h2>Control surfaces <span className="right dim">fractions of the half span and chord</span></h2>
-        <SheetTable path={`${P}.controls`} caption={`${surface.name} controls`} addLabel="Add a control"
-          newRow={() => ({ id: freshId('control', surface.controls), name: 'Control', kind: surface.role === 'fin' ? 'rudder' : surface.role === 'tail' ? 'elevator' : 'aileron', from: 0.5, to: 0.95, chordFraction: 0.25, maxDeflection: 0.35 })}
-          columns={[
-            { key: 'kind', label: 'Kind', cell: { type: 'choice', options: ['aileron', 'elevator', 'rudder', 'flap'].map((k) => ({ value: k, label: k })) } },
-            { key: 'from', label: 'From', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'to', label: 'To', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'chordFraction', label: 'Chord', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'maxDeflection', label: 'Throw', cell: { type: 'quantity', kind: 'angle' } },
-          ]} />
-      </section>
+      <div className="stack" style={{ gap: 6 }}>
+        <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+          <SegmentedControl value={view} onChange={setView} data={[{ value: 'plan', label: 'Plan and stall' }, { value: 'views', label: 'Three views' }, { value: 'three', label: '3D' }]} aria-label="View" />
+          {view === 'plan' && <NativeSelect aria-label="Stalled how" value={stall} onChange={(e) => setStall(e.currentTarget.value as StallKind)} data={CASES} w={196} />}
+          <LoadingPicker />
+        </div>
+        {trouble && <p className="stoptext" role="alert">{trouble}</p>}
+        {view === 'plan' && <PlanStall design={design} ghost={ghost} report={report} surface={surface} units={units} loading={loading} alpha={radians(alpha)} onStations={surface ? setStations(surface.id) : () => undefined} />}
+        {view === 'plan' && strips.length > 0 && (
+          <>
+            <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}><span className="dim" style={{ fontSize: '0.78rem', whiteSpace: 'nowrap' }}>Angle of attack {alpha}°</span><Slider aria-label="Angle of attack" thumbLabel="Angle of attack" style={{ flex: 1 }} size="xs" min={0} max={22} step={1} value={alpha} onChange={setAlpha} label={(v) => `${v}°`} /></div>
+            <ChartFrame title={`Lift along ${shownSurface.name.toLowerCase()} at ${alpha}°`} height={150} xName="Half span" xKind="chordPercent" yName="Lift over the section’s limit" yKind="percent" yFromZero
+              series={(['right', 'left'] as const).filter((side) => strips.some((s) => s.side === side)).map((side, i) => { const mine = strips.filter((s) => s.side === side); return { name: strips.some((s) => s.side === 'left') ? `${side} wing` : 'both sides', x: mine.map((s) => s.eta), y: mine.map((s) => s.ratio), look: i === 0 ? ('predicted' as const) : ('ghost' as const) }; })} />
+          </>
+        )}
+        {view === 'views' && <><ViewDrawing view="plan" design={design} ghost={ghost} cg={report?.cg} neutralX={report?.neutralX} height={330} /><div className="cols" style={{ '--cols': '1.3fr 1fr' } as CSSProperties}><ViewDrawing view="side" design={design} ghost={ghost} cg={report?.cg} neutralX={report?.neutralX} height={190} /><ViewDrawing view="front" design={design} ghost={ghost} height={190} /></div></>}
+        {view === 'three' && <Aircraft3D design={design} cg={report?.cg ?? null} neutralX={report?.neutralX ?? null} />}
+      </div>
+      <div className="stack">
+        {report && <StallWords report={report} />}
+        <StallRemedies />
+        <Readings title="Shape" ids={['wingArea', 'wingSpan', 'aspectRatio', 'meanChord', 'liftSlope', 'spanEfficiency', 'clMax']} />
+        {report && sharesOf(report.shares)}
+        {tailVolumes()}
+        <Drawings />
+      </div>
     </div>
   );
-}
 
-function BodyEditor() {
-  const body = useWorkspace((w) => w.content.document.design.body);
-  const dragItems = useWorkspace((w) => w.content.document.design.dragItems);
-  return (
-    <div className="stack">
-      <section className="block"><h2>Fuselage stations <span className="right dim">elliptic, nose to tail</span></h2>
-        <SheetTable path={`${D}.body`} caption="Fuselage stations" least={2} addLabel="Add a station behind" newRow={() => { const l = body[body.length - 1]; return { ...l, x: l.x + 0.1 }; }}
-          columns={[{ key: 'x', label: 'From datum', cell: { type: 'quantity', kind: 'length' } }, { key: 'width', label: 'Width', cell: { type: 'quantity', kind: 'length' } }, { key: 'height', label: 'Height', cell: { type: 'quantity', kind: 'length' } }, { key: 'z', label: 'Middle, z', cell: { type: 'quantity', kind: 'length' } }]} />
-      </section>
-      <section className="block"><h2>What sticks out <span className="right dim">as drag areas</span></h2>
-        <SheetTable path={`${D}.dragItems`} caption="Drag items" addLabel="Add an item" newRow={() => ({ id: freshId('drag', dragItems), name: 'Item', dragArea: 0.0005, note: '' })}
-          columns={[{ key: 'name', label: 'Item', cell: { type: 'text' } }, { key: 'dragArea', label: 'Drag area', cell: { type: 'quantity', kind: 'dragArea' }, width: 100 }, { key: 'note', label: 'How known', cell: { type: 'text' } }]} />
-      </section>
-    </div>
-  );
+  function radians(deg: number): number { return (deg * Math.PI) / 180; }
+
+  function sharesOf(shares: Record<string, number>) {
+    const rows = design.surfaces.filter((s) => Math.abs(shares[s.id] ?? 0) > 0.001);
+    return rows.length < 2 ? null : <section className="block"><h2>Who carries the lift</h2>{rows.map((s) => <div key={s.id} style={{ display: 'flex', justifyContent: 'space-between' }}><span className="dim">{s.name}</span><span className="num">{(100 * shares[s.id]).toFixed(0)} %</span></div>)}</section>;
+  }
+
+  function tailVolumes() {
+    const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
+    const rest = design.surfaces.filter((s) => s.role !== 'wing');
+    if (rest.length === 0) return null;
+    return (
+      <>
+        <Readings title="Tail" ids={['tailVolume', 'finVolume']} />
+        {rest.map((s) => { const v = tailVolume(wing, planformOf(s), s.role === 'fin'); return <div key={s.id} className="dim" style={{ fontSize: '0.75rem' }}>{s.name}: arm {formatQuantity(v.arm, 'length', units)} between quarter chords; by leading edges {formatQuantity(v.armByLeadingEdge, 'length', units)}, volume {v.volumeByLeadingEdge.toFixed(3)}.</div>; })}
+      </>
+    );
+  }
 }

@@ -1,7 +1,8 @@
 /** Runs the core off the page's thread. One cache per worker: unchanged steps are reused between calls. */
-import { assess, missingPolars, modelOf, type StepCache } from '@skiametra/core/assess';
+import { assess, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, type StepCache } from '@skiametra/core/assess';
 import { analyseAngles, flowPicture, modelOptions, modelPolar, prepareContour, rememberPolar, TABLE_POINTS, warpedModel } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
+import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import type { Answers, Job, PolarSpec, Reply } from './jobs';
 import { specKey } from './specKey';
@@ -31,6 +32,10 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   effect: (j) => effectOf(j.document, j.document.calibration, j.fix, cache),
   explain: (j) => explainDifference(j.before, j.after, j.keys, cache),
   advise: (j) => adviseNext(j.document, j.ledger, j.notes),
+  layout: (j) => layoutReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache, { stall: j.stall }),
+  layoutAdvice: (j) => layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
+  growth: (j) => growthReport(j.document.brief, j.document.design, j.document.calibration, cache),
+  template: (j) => LAYOUT_TEMPLATES.find((t) => t.id === j.id)!.make(j.design),
   fly: (j) => logToCsv(logFlight(j.document, j.loading, j.laps, j.seed).rows),
 };
 

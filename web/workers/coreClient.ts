@@ -138,3 +138,8 @@ export async function assessLive(document: Extract<Job, { task: 'assess' }>['doc
   await preparePolars(document, onProgress);
   return live.ask<'assess'>({ task: 'assess', document });
 }
+
+/** A report on the document that was just assessed: its steps lie in the live worker's cache. */
+export async function reportLayout(job: Omit<Extract<Job, { task: 'layout' }>, 'task'>): Promise<Answers['layout']> {
+  return live.ask<'layout'>({ task: 'layout', ...job });
+}

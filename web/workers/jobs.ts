@@ -1,6 +1,6 @@
 /** What the page may ask of the core's worker, and what comes back. */
-import type { Fix, Ledger, PolarTask } from '@skiametra/core/assess';
-import type { Calibration, DesignDocument, Handling, Section } from '@skiametra/core/design';
+import type { Fix, GrowthReport, LayoutAdvice, LayoutReport, Ledger, PolarTask } from '@skiametra/core/assess';
+import type { Calibration, Design, DesignDocument, Handling, Section } from '@skiametra/core/design';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
@@ -16,6 +16,12 @@ export type Job =
   | { task: 'effect'; document: DesignDocument; fix: Fix }
   | { task: 'explain'; before: DesignDocument; after: DesignDocument; keys: string[] }
   | { task: 'advise'; document: DesignDocument; ledger: Ledger; notes: { loading: string; handling: Handling[]; test: string }[] }
+  /** shape, stall, stability and balance of one state */
+  | { task: 'layout'; document: DesignDocument; ledger: Ledger; loading: string; stall: 'level' | 'sideslip' | 'rolling' | 'turn' }
+  | { task: 'layoutAdvice'; document: DesignDocument; ledger: Ledger; loading: string }
+  | { task: 'growth'; document: DesignDocument }
+  /** another layout drawn at the size of this one */
+  | { task: 'template'; design: Design; id: string }
   | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number };
 
 /** One polar of a shape, as drawn or with building errors. */
@@ -38,6 +44,10 @@ export interface Answers {
   effect: Effect[];
   explain: Explained[];
   advise: Advice[];
+  layout: LayoutReport;
+  layoutAdvice: LayoutAdvice;
+  growth: GrowthReport;
+  template: Design;
   fly: string;
 }
 

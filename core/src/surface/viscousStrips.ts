@@ -65,7 +65,7 @@ function latticeZero(sol: LatticeSolution, strip: number): number {
 
 export type StripState = 'attached' | 'near' | 'stalled';
 
-export interface StripFlow { surface: string; side: 'left' | 'right'; /** fraction of the half span */ eta: number; y: number; cl: number; /** local lift over the section's largest */ ratio: number; /** angle met [rad] */ angle: number; /** section's stall angle less the angle met [rad] */ margin: number; state: StripState }
+export interface StripFlow { surface: string; side: 'left' | 'right'; /** fraction of the half span */ eta: number; y: number; /** across, on its own side [m] */ from: number; to: number; cl: number; /** local lift over the section's largest */ ratio: number; /** angle met [rad] */ angle: number; /** section's stall angle less the angle met [rad] */ margin: number; state: StripState }
 
 export interface CoupledFlow {
   alpha: number;
@@ -182,7 +182,7 @@ function report(c: CoupledStrips, sections: StripSections, m: Motion, r: { added
       const strength = 0.5 * r.cl[q] * s.chord * r.base.speed[q];
       const cut = t.alphaStall + (FLAP_RAISES * r.base.lift[q]) / (2 * Math.PI);
       const margin = cut - r.angle[q];
-      strips.push({ surface: s.surface, side: side === 0 ? 'right' : 'left', eta: s.y / halfSpan.get(s.surface)!, y: s.yQuarter, cl: r.cl[q], ratio: r.cl[q] / (t.clMax + FLAP_RAISES * r.base.lift[q]), angle: r.angle[q], margin, state: margin < 0 ? 'stalled' : margin < NEAR ? 'near' : 'attached' });
+      strips.push({ surface: s.surface, side: side === 0 ? 'right' : 'left', eta: s.y / halfSpan.get(s.surface)!, y: s.yQuarter, from: s.y0, to: s.y0 + s.dy, cl: r.cl[q], ratio: r.cl[q] / (t.clMax + FLAP_RAISES * r.base.lift[q]), angle: r.angle[q], margin, state: margin < 0 ? 'stalled' : margin < NEAR ? 'near' : 'attached' });
       const w = r.even ? 2 : 1, area = (s.width * s.chord * w) / sol.refArea, speed2 = r.base.speed[q] ** 2;
       const part = (2 * strength * s.dy * r.base.speed[q] * w) / sol.refArea;
       lift += part;

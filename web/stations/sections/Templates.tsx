@@ -9,6 +9,7 @@ import { ribPlaces, type Contour } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
 import { writeDat } from '@skiametra/formats';
 import type { RibOptions, Sheet, Template } from '@skiametra/formats/template';
+import { give } from '../../parts/give';
 import { QuantityField } from '../../parts/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
@@ -16,14 +17,6 @@ type Kit = typeof import('@skiametra/formats/template');
 const MM = 1000;
 const inRange = (lo: number, hi: number, set: (v: number) => void, what: string) => (v: number): string | null => { if (!(v >= lo && v <= hi)) return what; set(v); return null; };
 const pointsOf = (c: Contour): [number, number][] => Array.from({ length: c.xy.length / 2 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]]);
-
-function give(name: string, type: string, data: BlobPart): void {
-  const a = document.createElement('a');
-  a.href = URL.createObjectURL(new Blob([data], { type }));
-  a.download = name;
-  a.click();
-  setTimeout(() => URL.revokeObjectURL(a.href), 10_000);
-}
 
 export function Templates({ section }: { section: Section }) {
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
