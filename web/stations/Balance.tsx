@@ -51,19 +51,20 @@ export function Balance() {
     }
     edit({ type: 'apply', changes });
   };
+  const bands = report && <SchoolBands report={report} units={units} chosen={chosen} onChoose={setChosen} neutralSigma={ledger ? entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? 0 : 0} onWhy={() => setWhy({ id: 'neutralPoint', state: 'all' })} />;
   return (
     <div className="stack">
       <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}><SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="Balance view" /><LoadingPicker /></div>
       {trouble && <p className="stoptext" role="alert">{trouble}</p>}
       <div className="station" style={{ '--cols': view === 'ledger' ? 'minmax(0, 1.25fr) minmax(0, 1fr) 200px' : 'minmax(0, 1fr) 250px' } as CSSProperties}>
-        {view === 'ledger' && <><MassLedger /><Payload /></>}
+        {view === 'ledger' && <><MassLedger /><div className="stack"><StationFindings of={['balance']} empty="Every state lies inside its limits." />{bands}<Payload /></div></>}
         {view === 'picture' && (
           <div className="stack" style={{ gap: 8 }}>
             <StationFindings of={['balance']} empty="Every state lies inside its limits." />
             <BalancePicture design={design} report={report} band={band} moves={proposal && proposal.status !== 'inside' ? proposal.moves : []} units={units} onMove={(item, x) => edit({ type: 'set', path: `${D}.items.${item}.x`, value: x })} />
             {proposal && school && (proposal.status === 'moved' || proposal.status === 'ballast') && !school.recommended && <div className="finding look"><span className="sev" aria-hidden="true">!</span><div style={{ flex: 1 }}>By “{school.name}”: {proposal.sentence} <Button size="compact-xs" variant="light" onClick={apply}>Do that</Button></div></div>}
             {proposal?.status === 'ballast' && school?.recommended && <div><Button size="xs" variant="light" onClick={apply}>{proposal.moves.length ? 'Move what moves and add the ballast' : 'Add the ballast'}</Button> <span className="dim" style={{ fontSize: '0.78rem' }}>The last resort: a longer nose or a lighter tail costs nothing every flight.</span></div>}
-            {report && <SchoolBands report={report} units={units} chosen={chosen} onChoose={setChosen} neutralSigma={ledger ? entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? 0 : 0} onWhy={() => setWhy({ id: 'neutralPoint', state: 'all' })} />}
+            {bands}
           </div>
         )}
         {view === 'stability' && report && <StabilityCard report={report} />}

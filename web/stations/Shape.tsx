@@ -50,8 +50,8 @@ export function Shape() {
       </div>
       <div className="stack" style={{ gap: 6 }}>
         <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
-          <SegmentedControl value={view} onChange={setView} data={[{ value: 'plan', label: 'Plan and stall' }, { value: 'views', label: 'Three views' }, { value: 'three', label: '3D' }]} aria-label="View" />
-          {view === 'plan' && <NativeSelect aria-label="Stalled how" value={stall} onChange={(e) => setStall(e.currentTarget.value as StallKind)} data={CASES} w={196} />}
+          <SegmentedControl value={view} onChange={setView} size="xs" data={[{ value: 'plan', label: 'Plan and stall' }, { value: 'views', label: 'Three views' }, { value: 'three', label: '3D' }]} aria-label="View" />
+          {view === 'plan' && <NativeSelect aria-label="Stalled how" value={stall} onChange={(e) => setStall(e.currentTarget.value as StallKind)} data={CASES} w={124} />}
           <LoadingPicker />
         </div>
         {trouble && <p className="stoptext" role="alert">{trouble}</p>}

@@ -60,7 +60,7 @@ const ROWS: Row[] = [
   ['cgX', 'Centre of gravity', 'length', 'loading', 'balance', 'Σ m·x / {mass}', 'Mass ledger'],
   ['cgChord', 'CG on the mean chord', 'chordPercent', 'loading', 'balance', '({cgX} − leading edge of the mean chord) / {meanChord}', 'Mass ledger'],
   ['cgSpread', 'Uncertainty of the CG', 'length', 'loading', 'balance', '√ Σ (mass uncertainty · distance from {cgX})² / {mass}', 'Spread of each item’s mass', 'less'],
-  ['yawStiffness', 'Yaw stiffness Cnβ', 'perRad', 'loading', 'balance', 'dCn/dβ about {cgX}, body and side area of the state in', 'Vortex lattice, antisymmetric flow; slender body', 'more'],
+  ['yawStiffness', 'Yaw stiffness Cnβ', 'perRad', 'loading', 'balance', 'dCn/dβ about {cgX} at 3° angle of attack, body and side area of the state in', 'Vortex lattice, antisymmetric flow; slender body', 'more'],
   ['staticMargin', 'Static margin', 'chordPercent', 'loading', 'balance', '({neutralPoint} − {cgX}) / {meanChord}', VLM],
   ['wingLoading', 'Wing loading', 'wingLoading', 'loading', 'flight', '{mass} / {wingArea}', 'Definition', 'less'],
   ['clMax', 'Largest lift coefficient', 'ratio', 'loading', 'flight', 'first strip at its section’s limit, trimmed, times what the coupled strips carry past it', 'Critical section, corrected by decambered strips; section limits from panels and boundary layers solved together (Drela and Giles 1987), or from theory and tests for thin sheets', 'more'],

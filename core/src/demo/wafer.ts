@@ -20,7 +20,7 @@ export function waferDocument(): DesignDocument {
       ],
       missions: [{ id: 'glide', name: 'Glide from the boardwalk', formula: '10 * glideRatio', loading: 'each' }],
       rivals: [],
-      watch: ['mass@clip-front', 'staticMargin@clip-front', 'cgX@clip-front', 'stallSpeed@clip-front', 'glideRatio@clip-front', 'minSink@clip-front', 'neutralPoint@all', 'allowedLoadFactor@clip-front'],
+      watch: ['cgSpread@clip-front', 'staticMargin@clip-front', 'cgX@clip-front', 'stallSpeed@clip-front', 'glideRatio@clip-front', 'minSink@clip-front', 'neutralPoint@all', 'allowedLoadFactor@clip-front'],
     },
     design: {
       ...base.design,

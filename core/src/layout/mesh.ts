@@ -48,8 +48,7 @@ export function surfaceMesh(s: Surface, contours: ReadonlyMap<string, Contour>, 
       return s.role === 'fin' ? [o.x + dx, side * (o.y - dn), o.z] : [o.x + dx, side * o.y, o.z + dn];
     });
   });
-  const fin = s.role === 'fin';
-  return skin(`${s.id}${side < 0 ? ' left' : ''}`, 'surface', { rows, capped: true }, (side < 0) !== fin);
+  return skin(`${s.id}${side < 0 ? ' left' : ''}`, 'surface', { rows, capped: true }, side > 0);
 }
 
 const CORNERS = 24;

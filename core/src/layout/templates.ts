@@ -85,10 +85,12 @@ function build(base: Design, parts: Parts): Design {
   const kept = base.sections.filter((s) => !SECTIONS.some((q) => q.id === s.id) && !used.has(s.id));
   const items = [...itemsFor(base, parts.surfaces, parts.length), ...(parts.items ?? [])];
   const ids = new Set(items.map((i) => i.id));
+  const mm = (v: number) => Math.round(v * 1000) / 1000;
+  const surfaces = parts.surfaces.map((q) => ({ ...q, x: mm(q.x), z: mm(q.z), ...(q.y ? { y: mm(q.y) } : {}), stations: q.stations.map((t) => ({ ...t, y: mm(t.y), x: mm(t.x), z: mm(t.z), chord: mm(t.chord) })) }));
   return balanced({
     ...rest,
     sections: [...SECTIONS.filter((s) => used.has(s.id)), ...kept],
-    surfaces: parts.surfaces, body: bodyOf(parts.length, width), items,
+    surfaces, body: bodyOf(parts.length, width), items,
     loadings: base.loadings.map((l) => ({ ...l, moved: l.moved?.filter((m) => ids.has(m.item)), absent: l.absent?.filter((a) => ids.has(a)) })).map((l) => JSON.parse(JSON.stringify(l)) as typeof l),
     payload: { ...base.payload, x: 0.27 * parts.length },
     power: { ...base.power, propeller: { ...base.power.propeller, x: parts.propX ?? 0, z: 0 } },

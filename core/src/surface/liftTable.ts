@@ -46,7 +46,11 @@ export function liftTable(set: PolarSet, reynolds: number, factor = 1): LiftTabl
   // past the top the fall is no steeper than FALL: a steeper one has no steady answer on neighbouring strips
   for (let k = top + 1; k < COUNT; k++) cl[k] = Math.max(cl[k], cl[k - 1] - FALL * STEP);
   for (let k = low - 1; k >= 0; k--) cl[k] = Math.min(cl[k], cl[k + 1] + FALL * STEP);
-  return { cl, cd, cm, clMax: cl[top], alphaStall: FROM + top * STEP, clMin: cl[low], alphaMin: FROM + low * STEP };
+  // the stall is where lift comes within two per cent of its largest: on a flat top the largest itself jumps about
+  let k0 = top;
+  while (k0 > zero && cl[k0 - 1] > 0.98 * cl[top]) k0--;
+  const rise = cl[k0] - cl[k0 - 1], into = k0 > zero && rise > 1e-9 ? (0.98 * cl[top] - cl[k0 - 1]) / rise : 1;
+  return { cl, cd, cm, clMax: cl[top], alphaStall: FROM + (k0 - 1 + into) * STEP, clMin: cl[low], alphaMin: FROM + low * STEP };
 }
 
 /** Value and slope per rad of a column at an angle [rad]; held at the ends. */

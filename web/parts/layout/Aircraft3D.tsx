@@ -67,7 +67,7 @@ export function Aircraft3D({ design, cg, neutralX, height = 460 }: Props) {
       renderer.setSize(w, height);
       const camera = new T.PerspectiveCamera(28, w / height, 0.01 * size, 20 * size);
       camera.up.set(0, 0, 1);
-      camera.position.set(centre.x - 1.25 * size, centre.y - 1.1 * size, centre.z + 0.85 * size);
+      camera.position.set(centre.x - 1.0 * size, centre.y - 0.92 * size, centre.z + 0.72 * size);
       const controls = new OrbitControls(camera, renderer.domElement);
       controls.target.copy(centre).setZ(centre.z - 0.05 * size);
       controls.maxPolarAngle = 0.495 * Math.PI;

@@ -37,7 +37,7 @@ export function BalancePicture({ design, report, band, moves, units, onMove }: P
           {...(movable ? { tabIndex: 0, role: 'slider', 'aria-label': `${d.item.name}, ${formatQuantity(d.x, 'length', units)} from the nose`, 'aria-valuenow': Math.round(1000 * d.x), 'aria-valuemin': Math.round(1000 * d.item.movable!.from), 'aria-valuemax': Math.round(1000 * d.item.movable!.to), style: { cursor: 'ew-resize' }, onKeyDown: key(d.item.id, d.x), onPointerDown: (e: PointerEvent) => { e.preventDefault(); setHeld(d.item.id); } } : {})}>
           <title>{`${d.item.name}, ${formatQuantity(d.mass, 'mass', units)} at ${formatQuantity(d.x, 'length', units)}`}</title>
         </circle>
-        {view === 'side' && (movable || d.mass > 0.3 * biggest) && <text x={d.x} y={cy + radius(d.mass) + 1.9 * u} fontSize={1.55 * u} textAnchor="middle" fill="var(--ink-2)" style={{ pointerEvents: 'none' }}>{d.item.name}</text>}
+        {view === 'side' && (movable || d.mass > 0.3 * biggest) && <text x={d.x} y={movable ? cy - radius(d.mass) - 0.7 * u : cy + radius(d.mass) + 1.9 * u} fontSize={1.55 * u} textAnchor="middle" fill="var(--ink-2)" style={{ pointerEvents: 'none' }}>{d.item.name}</text>}
       </g>
     );
   };

@@ -75,7 +75,7 @@ export function PlanStall({ design, ghost, report, surface, units, loading, onSt
       })}
       {flows.length > 0 && (
         <g>
-          {ailerons.flatMap((a, i) => [1, -1].map((side) => { const y1 = side * (root + a.from * tip), y2 = side * (root + a.to * tip); return <g key={`${i}${side}`}><rect x={Math.min(y1, y2)} width={Math.abs(y2 - y1)} y={mapTop} height={mapHeight} fill="var(--predicted-soft)" /><text x={(y1 + y2) / 2} y={mapTop + 2.2 * u} fontSize={1.9 * u} textAnchor="middle" fill="var(--ink-2)">{a.kind}</text></g>; }))}
+          {ailerons.flatMap((a, i) => [1, -1].map((side) => { const y1 = side * (root + a.from * tip), y2 = side * (root + a.to * tip); return <g key={`${i}${side}`}><rect x={Math.min(y1, y2)} width={Math.abs(y2 - y1)} y={mapTop} height={mapHeight} fill="var(--predicted-soft)" /><text x={(y1 + y2) / 2} y={mapTop + mapHeight - 1 * u} fontSize={1.9 * u} textAnchor="middle" fill="var(--ink-2)">{a.kind}</text></g>; }))}
           {flows.filter((f) => f.alpha * DEG > -0.4 && f.alpha * DEG <= HIGHEST).flatMap((f, k) => f.strips.filter((q) => q.surface === of && q.state !== 'attached').flatMap((q, j) => {
             const both = !flows[0].strips.some((x) => x.side === 'left') && isMirrored(ends);
             const step = flows.length > 1 ? (flows[1].alpha - flows[0].alpha) * DEG : 1, y = rowAt(f.alpha * DEG + step / 2), h = (mapHeight * step) / HIGHEST;

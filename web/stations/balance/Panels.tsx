@@ -1,6 +1,6 @@
 'use client';
 /** States, growth, what-if, and the checks of ground, fit, hover and built shape. */
-import { Button } from '@mantine/core';
+import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf, type GrowthReport, type LayoutReport } from '@skiametra/core/assess';
 import { massForCg, placeForCg, whatIf } from '@skiametra/core/mass';
@@ -37,8 +37,8 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
       <section className="block"><h2>What is different in {now.name}</h2>
         <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
           <DocField label="Added drag area" path={`${P}.addedDrag`} kind="dragArea" />
-          <label className="qf" style={{ fontSize: '0.78rem' }}><input type="checkbox" checked={now.hover ?? false} onChange={(e) => set('hover', e.target.checked || undefined)} /> hovers on its rotors</label>
-          <label className="qf" style={{ fontSize: '0.78rem' }}>Units leave <select className="cell" value={now.leaves ?? 'outer first'} onChange={(e) => set('leaves', e.target.value)}>{['outer first', 'front first', 'rear first'].map((o) => <option key={o}>{o}</option>)}</select></label>
+          <Checkbox size="xs" mt={18} label="hovers on its rotors" checked={now.hover ?? false} onChange={(e) => set('hover', e.currentTarget.checked || undefined)} />
+          <NativeSelect size="xs" label="Units leave" value={now.leaves ?? 'outer first'} onChange={(e) => set('leaves', e.currentTarget.value)} data={['outer first', 'front first', 'rear first']} />
         </div>
         <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap', margin: '6px 0' }}>
           {!now.towed && <Button size="compact-xs" variant="default" onClick={() => set('towed', { mass: 0.3, dragArea: 0.004, line: 5, lineDiameter: 0.001, x: report.cg.x, z: -0.05 })}>Tow something</Button>}
@@ -74,7 +74,7 @@ export function GrowthPanel() {
         <>
           <div>{g.growth.factor === null ? 'Nothing is weighed yet: no growth is claimed. Weigh the first parts as they are made.' : <>What was weighed came out at <b className="num">{g.growth.factor.toFixed(2)}</b> of the plan; carried over, the empty aircraft will weigh <b className="num">{formatQuantity(g.growth.forecast, 'allUpMass', units)} ± {formatValue(g.growth.sigma, 'allUpMass', units)}</b> (planned {formatQuantity(g.growth.planned, 'allUpMass', units)}).</>}</div>
           {g.breaks.length > 0 ? <div className="finding look"><span className="sev" aria-hidden="true">!</span><div><b>First to break: at {formatQuantity(g.breaks[0].emptyMass, 'allUpMass', units)} empty ({((g.breaks[0].factor - 1) * 100).toFixed(0)} % more than now).</b> {g.breaks[0].sentence}{g.breaks.slice(1, 3).map((b) => <div key={b.requirement} className="dim">Then at {formatQuantity(b.emptyMass, 'allUpMass', units)}: {b.sentence}</div>)}</div></div> : <div>No requirement that is met now breaks up to 70 % growth.</div>}
-          <ChartFrame title="Requirements missed as it grows" height={160} xName="Empty mass" xKind="allUpMass" yName="Missed" yKind="count" yFromZero series={[{ name: 'missed', x: g.curve.map((c) => c.emptyMass), y: g.curve.map((c) => c.missed), look: 'ink' }, { name: 'now', x: [g.now, g.now], y: [0, Math.max(1, ...g.curve.map((c) => c.missed))], look: 'predicted' }, ...(g.growth.factor !== null ? [{ name: 'forecast', x: [g.growth.forecast, g.growth.forecast], y: [0, Math.max(1, ...g.curve.map((c) => c.missed))], look: 'measured' as const }] : [])]} />
+          <ChartFrame title="Requirements missed as it grows" height={160} xName="Empty mass" xKind="allUpMass" yName="Missed" yKind="count" yFromZero series={[{ name: 'missed', x: g.curve.map((c) => c.emptyMass), y: g.curve.map((c) => c.missed), look: 'ink', joined: true }, { name: 'now', x: [g.now, g.now], y: [0, Math.max(1, ...g.curve.map((c) => c.missed))], look: 'predicted' }, ...(g.growth.factor !== null ? [{ name: 'forecast', x: [g.growth.forecast, g.growth.forecast], y: [0, Math.max(1, ...g.curve.map((c) => c.missed))], look: 'measured' as const }] : [])]} />
           <table className="sheet" aria-label="Growth by group"><thead><tr><th>Group</th><th className="num">Planned</th><th className="num">Weighed of it</th><th className="num">Growth</th><th className="num">Forecast</th></tr></thead><tbody>{g.growth.groups.map((r) => <tr key={r.group}><td>{r.group}</td><td className="num">{formatValue(r.planned, 'mass', units)}</td><td className="num">{r.weighed ? formatValue(r.weighed, 'mass', units) : '–'}</td><td className="num">{r.factor === null ? '–' : r.factor.toFixed(2)}</td><td className="num">{formatValue(r.forecast, 'mass', units)}</td></tr>)}</tbody></table>
         </>
       )}
@@ -121,7 +121,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
   const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const mm = (v: number) => formatQuantity(v, 'length', units);
+  const mm = (v: number) => formatQuantity(Math.round(v * 1000) / 1000, 'length', units).replace(/\.0+(?= )/, '');
   const { ground: g, hover: h, warp } = report;
   const wing = design.surfaces.find((s) => s.role === 'wing')!, tip = wing.stations[wing.stations.length - 1];
   return (
@@ -133,7 +133,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
         </>}
       </section>
       <section className="block"><h2>Inside the body</h2>
-        {report.fit.length === 0 ? <p className="dim" style={{ margin: 0 }}>Give the battery and what else must fit its size: </p> : <table className="sheet" aria-label="Fit"><thead><tr><th>Item</th><th>Fits</th><th className="num">May travel</th><th>Runs into</th></tr></thead><tbody>{report.fit.map((f) => <tr key={f.item}><td>{f.name}</td><td style={{ color: f.inside ? undefined : 'var(--stop)' }}>{f.inside ? `yes, ${pct(f.room, 0)} to spare` : '✕ sticks out'}</td><td className="num">{f.travel ? `${formatValue(f.travel.from, 'length', units)} to ${formatValue(f.travel.to, 'length', units)}` : 'nowhere'}{f.blocked ? ' ▲ less than its range' : ''}</td><td style={{ color: f.meets.length ? 'var(--stop)' : undefined }}>{f.meets.join(', ') || '–'}</td></tr>)}</tbody></table>}
+        {report.fit.length === 0 ? <p className="dim" style={{ margin: 0 }}>Give the battery and what else must fit its size: </p> : <table className="sheet" aria-label="Fit"><thead><tr><th>Item</th><th>Fits</th><th className="num">May travel</th><th>Runs into</th></tr></thead><tbody>{report.fit.map((f) => <tr key={f.item}><td>{f.name}</td><td style={{ color: f.inside ? undefined : 'var(--stop)' }}>{f.inside ? `yes, ${pct(f.room, 0)} to spare` : '✕ sticks out'}</td><td className="num">{f.travel ? `${mm(f.travel.from)} to ${mm(f.travel.to)}` : 'nowhere'}{f.blocked ? ' ▲ less than its range' : ''}</td><td style={{ color: f.meets.length ? 'var(--stop)' : undefined }}>{f.meets.join(', ') || '–'}</td></tr>)}</tbody></table>}
         <details><summary className="dim" style={{ cursor: 'pointer' }}>Sizes</summary>{design.items.filter((i) => !i.inWing && i.planned.kind === 'mass').map((i) => (i.box ? <div key={i.id} style={{ display: 'grid', gridTemplateColumns: '1fr 80px 80px 80px', gap: 8 }}><span>{i.name}</span><DocField label="long" path={`${D}.items.${i.id}.box.length`} kind="length" /><DocField label="wide" path={`${D}.items.${i.id}.box.width`} kind="length" /><DocField label="high" path={`${D}.items.${i.id}.box.height`} kind="length" /></div> : <Button key={i.id} size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${D}.items.${i.id}.box`, value: { length: 0.05, width: 0.03, height: 0.02 } })}>size of {i.name.toLowerCase()}</Button>))}</details>
       </section>
       {h && <section className="block"><h2>Hover</h2>
