@@ -2,14 +2,14 @@
  * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
  * dense 200 x 200 LU solve of the same run, so that machines can be compared. Speed is judged by ratios.
  */
-import { assess } from '../src/assess';
+import { assess, layoutReport, modelOf } from '../src/assess';
 import { bitternDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
 import { buildDrive, operate } from '../src/power';
 import { calibrate } from '../src/refine';
-import { analyseAngles, naca4, polarOfPrepared, prepareContour, TABLE_POINTS } from '../src/section';
-import { solveLattice } from '../src/surface';
+import { analyseAngles, modelPolars, naca4, polarOfPrepared, prepareContour, TABLE_POINTS } from '../src/section';
+import { bodySlopes, coupleStrips, derivativesOf, linearAero, solveLattice, solveTrim, stripSections, sweepStall } from '../src/surface';
 
 function median(task: (k: number) => unknown, repeats: number): number {
   task(-1);
@@ -28,6 +28,10 @@ const drive = buildDrive(doc.design.power, 1.225, { thrust: 1, electricalLoss: 1
 const warm = new Map();
 assess(doc.brief, doc.design, doc.calibration, warm);
 
+const polars = new Map(doc.design.sections.map((s) => [s.id, modelPolars(modelOf(s, TABLE_POINTS), [1e5, 2e5])]));
+const solved = solveLattice(doc.design, contours), coupled = coupleStrips(solved), aero = linearAero(solved, 0, 0);
+const ledger = assess(doc.brief, doc.design, doc.calibration, warm);
+
 const lu = median(() => solveDense(matrix, rhs), 15);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
@@ -37,6 +41,9 @@ const rows: Record<string, [ms: number, note: string]> = {
   'section polar, 37 points': [median(() => analyseAngles(prepareContour(naca4('4412')), 2e5, Array.from({ length: 37 }, (_, i) => ((i - 8) * Math.PI) / 360)), 3), '-4 to 14 degrees by a half at Re 2e5, 160 points, coupled; panels and their response included'],
   'section table': [median(() => polarOfPrepared(prepareContour(naca4('4412', TABLE_POINTS)), 2e5), 3), 'both stalls at one Reynolds number, 100 points, as the assessment uses it'],
   lattice: [median(() => solveLattice(doc.design, contours), 9), 'wing and tail, 88 panels a side'],
+  'trim and derivatives': [median(() => { const l = solveLattice(doc.design, contours), b = bodySlopes(doc.design, l), t = solveTrim(linearAero(l, b.pitch, 0), 0.6, 0.4); return derivativesOf(l, { ...t, x: 0.4, z: 0 }, b); }, 9), 'demo from its shape: lattice of 194 panels, both flows, body, trim, all first-order derivatives'],
+  'stall sweep': [median(() => sweepStall({ coupled, sections: stripSections(coupled, polars, (c) => 6e5 * c), design: doc.design, aero, x: 0.4, z: 0 }), 5), '31 angles, 24 strips a side at their sections’ lift, lattice reused'],
+  'layout report': [median(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5), 'one state, lattice and sections reused'],
   'operating point': [median(() => { for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5); }, 9) / 100, 'one throttle and speed'],
   calibrate: [median(() => calibrate(priorCalibration(), [{ brief: doc.brief, design: doc.design, measurements: [{ quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false }] }], [], warm), 3), 'one flight, three rounds'],
 };

@@ -4,7 +4,7 @@ import type { Surface } from '../src/design';
 import { luInPlace, luSolveInPlace, solveDense } from '../src/numeric';
 import { lateralRoots, longitudinalRoots, nameLateral, nameLongitudinal } from '../src/flight';
 import { naca4, polarSet, type PolarSet } from '../src/section';
-import { bodySlopes, bodyMomentSlope, coupleStrips, derivativesOf, flapAuthority, forcesOf, hingeSlopes, inducedDrag, linearAero, solveCoupled, solveLattice, stripSections, sweepStall } from '../src/surface';
+import { bodySlopes, bodyMomentSlope, coupleStrips, derivativesOf, flapAuthority, forcesOf, hingeSlopes, inducedDrag, linearAero, rollStroke, solveCoupled, solveLattice, stripSections, sweepStall } from '../src/surface';
 
 const contours = new Map([['s', naca4('0012')], ['c', naca4('4412')]]);
 type Row = [y: number, x: number, chord: number, twist?: number, z?: number];
@@ -85,6 +85,14 @@ describe('antisymmetric flow', () => {
     // from w = V sum n A_n sin n th / sin th and A_2 = mu (p/2) / (1 + 2 mu), mu = 2/AR; strip theory's -CL/8 leaves out what the roll induces
     const s = solveLattice({ surfaces: [ellipse(ar)] }, contours), d = derivativesOf(s, { ...at, alpha: 0.05, x: s.refX }, none);
     expect(Math.abs(d.Cnp / (((-0.05 * s.coefficients.clAlpha) / 8) * ((ar - 2) / (ar + 4))) - 1)).toBeLessThan(off);
+  });
+  it('differential takes from adverse yaw: with no downward travel the yaw is less adverse than with equal travel (trade)', () => {
+    const ail = { id: 'a', name: 'a', kind: 'aileron' as const, from: 0.5, to: 0.95, chordFraction: 0.25, maxDeflection: 0.3 };
+    const sol = solveLattice({ surfaces: [surface('wing', [[0, 0, 1], [4, 0, 1]], { controls: [ail] })] }, contours), m = { ...at, alpha: 0.15 }, d = derivativesOf(sol, m, none);
+    const equal = rollStroke(sol, m, d, 0.3, 1), up = rollStroke(sol, m, d, 0.3, 0);
+    expect(equal.yawShare).toBeLessThan(0);
+    expect(up.yawShare).toBeGreaterThan(equal.yawShare + 0.01);
+    expect(up.helix / equal.helix).toBeCloseTo(0.5, 2);
   });
   it('ailerons of the same span on a wing of twice the size work alike (scaling)', () => {
     const ail = { id: 'a', name: 'a', kind: 'aileron' as const, from: 0.5, to: 0.95, chordFraction: 0.25, maxDeflection: 0.3 };

@@ -33,6 +33,7 @@ test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a
   await page.keyboard.press('ArrowUp');
   await expect(page.getByLabel('Strip length')).toHaveValue('21');
   await station(page, 'Balance');
+  await page.locator('.mantine-SegmentedControl-root').first().getByText('Masses', { exact: true }).click();
   await page.getByLabel('Weighed, row 2', { exact: true }).focus();
   await paste(page, '28.5\n431\n61\n');
   await expect(page.getByLabel('Weighed, row 3', { exact: true })).toHaveValue('431');

@@ -35,6 +35,7 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   await expect(page.getByText(/larger than 200 kB/)).toBeVisible();
 
   await station(page, 'Balance');
+  await page.locator('.mantine-SegmentedControl-root').first().getByText('Masses', { exact: true }).click();
   await page.getByLabel('Weighed, row 3').fill('a lot');
   await page.getByLabel('Weighed, row 3').press('Enter');
   await expect(page.getByText(/number was expected/)).toBeVisible();

@@ -5,6 +5,7 @@
 import { G0 } from '../air';
 import type { Brief, Design, Factors, Loading } from '../design';
 import { bestClimb, climbAt, dragAt, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../flight';
+import { thrustMoment } from '../layout';
 import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
@@ -172,7 +173,8 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
-  put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x).elevator);
+  const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
+  put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x, thrustMoment(design, pull, q, wing.area, wing.mac, { x: state.x, z: state.z }).cm).elevator);
 
   put('reynoldsStall', (vs * wing.mac) / nu);
   put('reynoldsLap', (v[`lapSpeed@${loading.id}`] * wing.mac) / nu);

@@ -6,11 +6,11 @@
 import { G0 } from '../air';
 import { FACTOR_IDS, type Brief, type Calibration, type Design, type Loading } from '../design';
 import { dragAt, dimensional, handlingOf, lateralRoots, longitudinalRoots, nameLateral, nameLongitudinal, type HandlingLine, type Mode } from '../flight';
-import { controlLoads, firstFlight, groundGeometry, groundRemarks, hoverShare, internalFit, piecesOf, schoolsOf, thrustLine, warpEffect, type ControlLoad, type FirstFlight, type Fit, type GroundGeometry, type GroundRemark, type HoverShare, type Piece, type School, type ThrustLine, type WarpEffect } from '../layout';
+import { controlLoads, firstFlight, groundGeometry, groundRemarks, hoverShare, internalFit, piecesOf, schoolsOf, thrustLine, thrustMoment, warpEffect, type ControlLoad, type FirstFlight, type Fit, type GroundGeometry, type GroundRemark, type HoverShare, type Piece, type School, type ThrustLine, type WarpEffect } from '../layout';
 import { cgPath, loadedState } from '../mass';
 import { DomainError } from '../numeric';
 import { parasiteItems, towedLine, type DragItem, type TowShape } from '../drag';
-import { derivativesOf, liftShares, linearAero, planformOf, sectionLimits, solveTrim, stripSections, sweepStall, type Derivatives, type LinearAero, type StallSweep, type SweepCase, type TrimState } from '../surface';
+import { derivativesOf, inducedDrag, liftShares, linearAero, planformOf, rollStroke, sectionLimits, solveLattice, solveTrim, stripSections, sweepStall, type Derivatives, type LinearAero, type StallSweep, type SweepCase, type TrimState } from '../surface';
 import { entryOf, type Ledger } from './ledger';
 import { prepare, type Prepared, type StepCache } from './prepare';
 
@@ -33,6 +33,7 @@ export interface LayoutReport {
   schools: School[]; first: FirstFlight;
   controls: ControlLoad[]; thrust: ThrustLine | null;
   ground: GroundGeometry | null; groundRemarks: GroundRemark[];
+  /** standing on its wheels: height of the wing over its span, lift slope and induced drag over those in free air */ inGround: { height: number; slope: number; induced: number } | null;
   fit: Fit[]; pieces: Piece[]; hover: HoverShare | null; warp: WarpEffect | null;
   states: StateRow[]; /** id and why */ worst: { loading: string; sentence: string } | null;
   path: { count: number; mass: number; x: number; z: number }[];
@@ -101,12 +102,15 @@ export function layoutReport(brief: Brief, design: Design, cal: Calibration, led
   const vs = value('stallSpeed', loading.id) ?? Math.sqrt((2 * W) / (rho * S * 1.2));
   const speed = options.speed ?? Math.max(1.05 * vs, value('lapSpeed', loading.id) ?? 1.4 * vs);
   const CL = W / (0.5 * rho * speed * speed * S);
-  const trim = solveTrim(aero, CL, state.x);
+  // the thrust that holds this speed turns the aircraft about its CG, too
+  const pull = design.power.unpowered ? 0 : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, { dragArea: cal.mean[FACTOR_IDS.indexOf('dragArea')], induced: cal.mean[FACTOR_IDS.indexOf('induced')] }).total;
+  const trim = solveTrim(aero, CL, state.x, thrustMoment(design, pull, 0.5 * rho * speed * speed, S, prep.wing.mac, { x: state.x, z: state.z }).cm);
   const shift = cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1;
   const d = derivativesOf(sol, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, prep.body, shift);
   const modes = modesOf(prep, loading, design, d, speed, cal);
   const ailerons = design.surfaces.flatMap((s) => s.controls.filter((c) => ROLL_KINDS.includes(c.kind)).map((c) => ({ surface: s.id, from: c.from, to: c.to, kind: c.kind })));
-  const throwAngle = Math.max(0, ...design.surfaces.flatMap((s) => s.controls.filter((c) => ROLL_KINDS.includes(c.kind)).map((c) => c.maxDeflection)));
+  const rollers = design.surfaces.flatMap((s) => s.controls.filter((c) => ROLL_KINDS.includes(c.kind)));
+  const stroke = rollers.length > 0 ? rollStroke(sol, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, d, Math.max(...rollers.map((c) => c.maxDeflection)), Math.min(...rollers.map((c) => c.differential ?? 1))) : null;
   const how: SweepCase = options.stall === 'sideslip' ? { kind: 'sideslip', beta: (10 * Math.PI) / 180 } : options.stall === 'rolling' ? { kind: 'rolling', helix: 0.05 } : options.stall === 'turn' ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho } : { kind: 'level' };
   const sections = stripSections(prep.coupled, prep.polars, (c) => (vs * c) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]);
   const stall = sweepStall({ coupled: prep.coupled, sections, design, aero, x: state.x, z: state.z }, how);
@@ -127,17 +131,27 @@ export function layoutReport(brief: Brief, design: Design, cal: Calibration, led
     momentAtNoLift: c.cm0 - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
     induced: dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, { dragArea: 1, induced: cal.mean[FACTOR_IDS.indexOf('induced')] }).induced / (q * S),
-    derivatives: d, modes, handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, throwAngle),
+    derivatives: d, modes, handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, stroke),
     stall, stallCase: how, ailerons,
     schools: schoolsOf(design, aero, Array.from(sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]))),
     first: firstFlight(design, limits, state.x),
     controls: controlLoads(design, qFast, trim.alpha, G0),
     thrust: thrustLine(design, value('staticThrust', 'all') ?? 0, q, S, prep.wing.mac, { x: state.x, z: state.z }, d),
     ground, groundRemarks: ground ? groundRemarks(ground, design.rotors?.length || design.power.unpowered ? 0 : Math.max(0, 0.85 * stall.alphaStall - wing.incidence)) : [],
+    inGround: ground ? groundEffect(design, prep) : null,
     fit: internalFit(design), pieces: piecesOf(design, thickness), hover: hoverShare(design, state), warp: warpEffect(design, prep.coupled, d, { speed, density: rho, g: G0 }),
     states: rows, worst: worstState(design, rows), path: cgPath(design, loading, growth),
     drag: parasiteItems(design, speed, nu, loading), tow: loading.towed ? towedLine(loading.towed, speed, rho) : null,
   };
+}
+
+/** The lattice over a ground plane at wheel height against the free one, at one lift coefficient. */
+function groundEffect(design: Design, prep: Prepared): LayoutReport['inGround'] {
+  const lowest = Math.min(...design.wheels!.map((w) => w.z)), wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
+  if (!(wing.macZ - lowest > 0.02 * wing.span)) return null;
+  const near = solveLattice(design, prep.contours, 1, -lowest), free = prep.lattice;
+  const drag = (l: typeof free) => inducedDrag(l, l.alpha) / l.coefficients.clAlpha ** 2;
+  return { height: (wing.macZ - lowest) / wing.span, slope: near.coefficients.clAlpha / free.coefficients.clAlpha, induced: drag(near) / drag(free) };
 }
 
 /** Mean chord and its place, for a report. */

@@ -88,7 +88,7 @@ const ROWS: Row[] = [
   ['timedTime', 'Time of the timed laps', 'time', 'loading', 'flight', 'start + count · {lapTime}', 'Level turn', 'less'],
   ['energyLeft', 'Energy left', 'percent', 'loading', 'flight', '1 − (start + {laps} · {lapEnergy}) / {usableEnergy}', MOTOR, 'more'],
   ['endurance', 'Endurance at lap throttle', 'duration', 'loading', 'flight', '(1 − reserve) · usable charge / {lapCurrent}', MOTOR, 'more'],
-  ['trimElevator', 'Elevator to trim at lap speed', 'angle', 'loading', 'balance', 'Cm about {cgX} = 0', VLM],
+  ['trimElevator', 'Elevator to trim at lap speed', 'angle', 'loading', 'balance', 'Cm about {cgX} = 0, thrust line included', VLM],
   ['failLoadFactor', 'Load factor at failure', 'loadFactor', 'loading', 'structure', '{sparMoment} / root moment at 1 g', BEAM, 'more'],
   ['failLoadFactorDown', 'Load factor at failure, downward', 'loadFactor', 'loading', 'structure', '{sparMoment} / root moment at 1 g, lift reversed', BEAM, 'more'],
   ['allowedLoadFactor', 'Allowed load factor', 'loadFactor', 'loading', 'structure', '{failLoadFactor} / safety factor', BEAM, 'more'],

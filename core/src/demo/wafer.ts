@@ -55,7 +55,7 @@ export function waferDocument(): DesignDocument {
 export function waferProject(): ProjectFile {
   return structuredClone({
     format: FILE_FORMAT as typeof FILE_FORMAT, schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
-    project: { name: 'Fenland Relay warm-up', aircraft: 'Wafer' },
+    project: { name: 'Reedbank warm-up', aircraft: 'Wafer' },
     versions: [{ key: 'v1', name: 'Wafer 1', parent: null, reason: 'First folding.', document: waferDocument() }],
     airframes: [], tests: [],
   });

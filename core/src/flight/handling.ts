@@ -3,7 +3,7 @@
  * source, unless one is named: damping and spiral times after the levels of MIL-F-8785C (from memory), static margin and
  * roll rate from the trade.
  */
-import type { Derivatives } from '../surface';
+import type { Derivatives, RollStroke } from '../surface';
 import type { Mode } from './modes';
 
 export interface HandlingLine {
@@ -45,11 +45,11 @@ function dihedralLine(d: Derivatives): HandlingLine {
   return { id: 'dihedral', name: 'Dihedral effect Clβ', figure: `${fixed(k, 3)} per rad`, judgement, words };
 }
 
-function rollLine(d: Derivatives, throwAngle: number): HandlingLine | null {
-  if (!(throwAngle > 0) || !(d.Claileron > 1e-4)) return null;
-  const helix = (d.Claileron * throwAngle) / -d.Clp;
+function rollLine(stroke: RollStroke | null): HandlingLine | null {
+  if (!stroke) return null;
+  const { helix } = stroke;
   const [judgement, words]: [HandlingLine['judgement'], string] = helix < 0.05 ? ['look', 'Slow in roll: little to pick up a dropped wing with. Longer or wider ailerons, or more throw.'] : helix > 0.2 ? ['look', 'Very quick in roll: reduce the throw or add exponential for the first flights.'] : ['fine', 'Enough roll for gusts and turns.'];
-  return { id: 'roll', name: 'Roll at full aileron, pb/2V', figure: `${fixed(helix, 3)}; adverse yaw ${fixed(d.Cnaileron / d.Claileron, 2)} of the roll`, judgement, words };
+  return { id: 'roll', name: 'Roll at full aileron, pb/2V', figure: `${fixed(helix, 3)}; yaws ${fixed(Math.abs(stroke.yawShare), 2)} of that ${stroke.yawShare < 0 ? 'against the roll' : 'with it'}`, judgement, words: `${words}${stroke.yawShare < -0.12 ? ' Adverse yaw: more travel up than down (differential), or rudder with the ailerons.' : ''}` };
 }
 
 function modeLine(m: Mode): HandlingLine {
@@ -67,7 +67,7 @@ function modeLine(m: Mode): HandlingLine {
   }
 }
 
-/** @param throwAngle full aileron [rad], 0 without ailerons */
-export function handlingOf(d: Derivatives, margin: number, modes: readonly Mode[], throwAngle: number): HandlingLine[] {
-  return [pitchLine(margin), yawLine(d), dihedralLine(d), rollLine(d, throwAngle), ...modes.map(modeLine)].filter((l) => l !== null);
+/** @param stroke full aileron; null without ailerons */
+export function handlingOf(d: Derivatives, margin: number, modes: readonly Mode[], stroke: RollStroke | null): HandlingLine[] {
+  return [pitchLine(margin), yawLine(d), dihedralLine(d), rollLine(stroke), ...modes.map(modeLine)].filter((l) => l !== null);
 }

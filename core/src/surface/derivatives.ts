@@ -87,3 +87,15 @@ function tailPart(sol: LatticeSolution, x: number): number {
   }
   return all > 0 ? Math.min(1, Math.max(0, tail / all)) : 0;
 }
+
+export interface RollStroke { /** steady roll, p b / 2V */ helix: number; /** yawing over rolling moment; below zero adverse */ yawShare: number }
+
+/**
+ * A full stroke of the ailerons: `up` on one side, `up` times `differential` down on the other.
+ * @param d derivatives about the same state, for the roll damping
+ */
+export function rollStroke(sol: LatticeSolution, at: Pick<Motion, 'alpha' | 'elevator' | 'flap' | 'x' | 'z'>, d: Derivatives, up: number, differential: number): RollStroke {
+  const plain = stability(forcesOf(sol, at), at.alpha), full = stability(forcesOf(sol, { ...at, aileron: 0.5 * up * (1 + differential), droop: -0.5 * up * (1 - differential) }), at.alpha);
+  const roll = full.Cl - plain.Cl, yaw = full.Cn - plain.Cn;
+  return { helix: roll / -d.Clp, yawShare: Math.abs(roll) > 1e-9 ? yaw / roll : 0 };
+}

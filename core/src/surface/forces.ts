@@ -11,7 +11,7 @@ export interface Motion {
   alpha: number;
   /** wind from the right is positive */ beta?: number;
   p?: number; q?: number; r?: number;
-  elevator?: number; flap?: number; aileron?: number; rudder?: number;
+  elevator?: number; flap?: number; /** ailerons down together */ droop?: number; aileron?: number; rudder?: number;
   /** moment point [m] */ x: number; z: number;
 }
 
@@ -22,7 +22,7 @@ export function strengths(sol: LatticeSolution, m: Motion): { symmetric: Float64
   const { model } = sol;
   const shift = sol.refX - m.x;
   const q = m.q ?? 0, p = m.p ?? 0, r = m.r ?? 0;
-  const sym: Partial<Record<SymmetricColumn, number>> = { shape: 1, alpha: m.alpha + q * shift, q, elevator: m.elevator ?? 0, flap: m.flap ?? 0 };
+  const sym: Partial<Record<SymmetricColumn, number>> = { shape: 1, alpha: m.alpha + q * shift, q, elevator: m.elevator ?? 0, flap: m.flap ?? 0, droop: m.droop ?? 0 };
   const anti: Partial<Record<AntisymmetricColumn, number>> = { beta: (m.beta ?? 0) - m.z * p - shift * r, p, r, aileron: m.aileron ?? 0, rudder: m.rudder ?? 0 };
   const mix = (columns: Readonly<Record<string, Float64Array>>, weights: Record<string, number>, n: number) => {
     const g = new Float64Array(n);

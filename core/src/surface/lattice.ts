@@ -18,7 +18,7 @@ import { trefftz } from './trefftz';
 export type { Strip } from './panels';
 
 /** Names of the columns: what one unit of each does to the strengths. */
-export type SymmetricColumn = 'shape' | 'alpha' | 'q' | 'elevator' | 'flap';
+export type SymmetricColumn = 'shape' | 'alpha' | 'q' | 'elevator' | 'flap' | 'droop';
 export type AntisymmetricColumn = 'beta' | 'p' | 'r' | 'aileron' | 'rudder';
 
 /** The solved lattice; strengths per panel of the right half, mirrored panels first, then those in the middle. */
@@ -116,11 +116,11 @@ export function solveLattice(design: Pick<Design, 'surfaces'>, contours: Readonl
   const sys = influences(panels, pairs, ground);
   const solveSymmetric = solver(sys.symmetric, pairs), solveAntisymmetric = solver(sys.antisymmetric, panels.length);
   const elevatorMix = symmetricMix(design.surfaces, 'elevator'), flapMix = symmetricMix(design.surfaces, 'flap');
+  const aileronMix = antisymmetricMix(design.surfaces, 'aileron'), rudderMix = antisymmetricMix(design.surfaces, 'rudder');
   const stabiliser = elevatorMix.size === 0 ? design.surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
   const lead = stabiliser >= 0 && design.surfaces[stabiliser].role === 'canard' ? -1 : 1;
   const sym = (f: (p: Panel) => number) => solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
   const anti = (f: (p: Panel) => number) => solveAntisymmetric(Float64Array.from(panels, f));
-  const aileronMix = antisymmetricMix(design.surfaces, 'aileron'), rudderMix = antisymmetricMix(design.surfaces, 'rudder');
   const model: LatticeModel = {
     panels, pairs, symmetricWash: sys.symmetricWash, antisymmetricWash: sys.antisymmetricWash, solveSymmetric, solveAntisymmetric,
     symmetric: {
@@ -129,6 +129,8 @@ export function solveLattice(design: Pick<Design, 'surfaces'>, contours: Readonl
       q: sym((p) => (p.xc - refX) * p.nz),
       elevator: sym((p) => (stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix))),
       flap: sym((p) => hinged(p, flapMix)),
+      // both ailerons down together: what a differential adds to a stroke
+      droop: sym((p) => hinged(p, aileronMix)),
     },
     antisymmetric: {
       beta: anti((p) => -p.ny),

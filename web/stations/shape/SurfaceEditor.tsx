@@ -51,6 +51,7 @@ export function SurfaceEditor({ id }: { id: string }) {
             { key: 'to', label: 'To', cell: { type: 'quantity', kind: 'percent' } },
             { key: 'chordFraction', label: 'Chord', cell: { type: 'quantity', kind: 'percent' } },
             { key: 'maxDeflection', label: 'Throw', cell: { type: 'quantity', kind: 'angle' } },
+            ...(surface.controls.some((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)) ? [{ key: 'differential', label: 'Down / up', cell: { type: 'quantity' as const, kind: 'percent' as const }, width: 48 }] : []),
           ]} />
       </section>
       <details><summary className="dim" style={{ cursor: 'pointer' }}>Role, both sides, joints</summary>
