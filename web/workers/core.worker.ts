@@ -1,5 +1,5 @@
 /** Runs the core off the page's thread. One cache per worker: unchanged steps are reused between calls. */
-import { assess, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, type StepCache } from '@skiametra/core/assess';
+import { assess, assessQuickly, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, type Ledger, type StepCache } from '@skiametra/core/assess';
 import { analyseAngles, flowPicture, modelOptions, modelPolar, prepareContour, rememberPolar, TABLE_POINTS, warpedModel } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
 import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
@@ -8,6 +8,7 @@ import type { Answers, Job, PolarSpec, Reply } from './jobs';
 import { specKey } from './specKey';
 
 const cache: StepCache = new Map();
+let last: Ledger | null = null;
 
 function polarOfSpec({ section, reynolds, nCrit = 9, tripUpper = 1, tripLower = 1, errors }: PolarSpec) {
   const drawn = modelOf(section, TABLE_POINTS);
@@ -23,7 +24,8 @@ function picturesOf(j: Extract<Job, { task: 'pictures' }>): Answers['pictures'] 
 }
 
 const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] } = {
-  assess: (j) => assess(j.document.brief, j.document.design, j.document.calibration, cache),
+  assess: (j) => { const ledger = assess(j.document.brief, j.document.design, j.document.calibration, cache); last = ledger.stopped ? null : ledger; return ledger; },
+  assessQuickly: (j) => last && assessQuickly(j.document.brief, j.document.design, j.document.calibration, cache, last),
   missing: (j) => missingPolars(j.document.design),
   remember: (j) => { for (const [key, polar] of j.entries) rememberPolar(key, polar); return j.entries.length; },
   polar: (j) => ({ key: specKey(j.spec), polar: polarOfSpec(j.spec) }),

@@ -60,12 +60,12 @@ export function askCore<K extends Job['task']>(job: Extract<Job, { task: K }>): 
 }
 
 /** Calls `show` with the newest answer; requests made while one runs replace each other. */
-export function newestOnly<T>(ask: (input: T) => Promise<void>): (input: T) => void {
+export function newestOnly<T>(ask: (input: T, stale: () => boolean) => Promise<void>): (input: T) => void {
   let running = false;
   let queued: { input: T } | null = null;
   const go = async (input: T): Promise<void> => {
     running = true;
-    try { await ask(input); } finally {
+    try { await ask(input, () => queued !== null); } finally {
       running = false;
       const n = queued;
       queued = null;
@@ -134,8 +134,18 @@ async function preparePolars(document: Extract<Job, { task: 'assess' }>['documen
   await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
 }
 
-export async function assessLive(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void = () => undefined): Promise<Answers['assess']> {
+/**
+ * @param onQuick gets the numbers first, with the uncertainties of the assessment before
+ * @param stale whether something newer waits: then the full assessment is left to it
+ * @returns null when it was left
+ */
+export async function assessLive(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void = () => undefined, onQuick?: (l: Answers['assess']) => void, stale: () => boolean = () => false): Promise<Answers['assess'] | null> {
   await preparePolars(document, onProgress);
+  if (onQuick) {
+    const quick = await live.ask<'assessQuickly'>({ task: 'assessQuickly', document });
+    if (quick) onQuick(quick);
+    if (quick && stale()) return null;
+  }
   return live.ask<'assess'>({ task: 'assess', document });
 }
 

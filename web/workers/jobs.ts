@@ -6,6 +6,8 @@ import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@sk
 
 export type Job =
   | { task: 'assess'; document: DesignDocument }
+  /** the numbers at once, with the uncertainties of the last assessment; null when they cannot be had that way */
+  | { task: 'assessQuickly'; document: DesignDocument }
   /** polars that an assessment will want and this worker does not have */
   | { task: 'missing'; document: DesignDocument }
   /** polars computed elsewhere */
@@ -36,6 +38,7 @@ export interface PolarSpec {
 
 export interface Answers {
   assess: Ledger;
+  assessQuickly: Ledger | null;
   missing: PolarTask[];
   remember: number;
   polar: { key: string; polar: Polar };

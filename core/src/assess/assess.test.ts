@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, starterDocument } from '../demo';
 import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument } from '../design';
-import { QUANTITIES, assess, checkRequirements, entryOf, inputsOf, quantityDef, type Ledger } from './index';
+import { QUANTITIES, assess, assessQuickly, checkRequirements, entryOf, inputsOf, quantityDef, type Ledger, type StepCache } from './index';
 import { normalCdf } from './stripChance';
 
 const run = (doc: DesignDocument): Ledger => assess(doc.brief, doc.design, doc.calibration);
@@ -111,5 +111,27 @@ describe('findings', () => {
     const l = withPath('design.sections.wing-section.shape', { kind: 'film', camber: 0.06, at: 0.4, thickness: 0.004 });
     expect(l.entries.find((e) => e.id === 'clMax')!.warnings.join(' ')).toMatch(/known only roughly/);
     expect(withPath('design.sections.wing-section.name', 'Same').entries.find((e) => e.id === 'clMax')!.warnings).toEqual([]);
+  });
+});
+
+describe('the quick ledger', () => {
+  const cache: StepCache = new Map(), full = assess(base.brief, base.design, base.calibration, cache);
+
+  it('has the numbers of the full one and the uncertainties of the one before', () => {
+    const moved = setPath(base, 'design.items.battery.x', 0.18);
+    const quick = assessQuickly(moved.brief, moved.design, moved.calibration, cache, full)!, after = assess(moved.brief, moved.design, moved.calibration, cache);
+    expect(quick.quick).toBe(true);
+    expect(quick.entries).toHaveLength(after.entries.length);
+    for (const e of after.entries) expect(entryOf(quick, e.id, e.state)!.value, `${e.id}@${e.state}`).toBeCloseTo(e.value, e.id === 'stripChance' ? 1 : 9);
+    expect(entryOf(quick, 'stallSpeed', 'ferry')!.sigma).toBe(entryOf(full, 'stallSpeed', 'ferry')!.sigma);
+    expect(quick.findings.map((f) => f.sentence)).toEqual(after.findings.map((f) => f.sentence));
+  });
+
+  it('is not given where the states have changed or the design cannot be computed', () => {
+    const more = setPath(base, 'design.loadings', [...base.design.loadings, { id: 'one-more', name: 'One more', count: 2 }]);
+    expect(assessQuickly(more.brief, more.design, more.calibration, cache, full)).toBeNull();
+    const broken = setPath(base, 'design.sections.0.shape', { kind: 'folded', corners: [[0, 0], [1, 0]], thickness: 0.01 });
+    const twisted = setPath(broken, 'design.sections.0.shape', { kind: 'folded', corners: [[0.5, 0], [1, 0]], thickness: 0.01 });
+    expect(assessQuickly(twisted.brief, twisted.design, twisted.calibration, cache, full)).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-export { assess, sensitivities } from './assess';
+export { assess, assessQuickly, sensitivities } from './assess';
 export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
 export type { PolarTask } from './prepare';
 export type { StepCache } from './prepare';
@@ -11,7 +11,7 @@ export type { RequirementCheck } from './requirements';
 export { formulaNames, scoreLoadings } from './scoring';
 export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
-export { layoutReport, meanChordOf } from './layoutReport';
+export { layoutReport } from './layoutReport';
 export type { LayoutReport, StateRow } from './layoutReport';
 export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';

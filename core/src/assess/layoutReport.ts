@@ -153,6 +153,3 @@ function groundEffect(design: Design, prep: Prepared): LayoutReport['inGround'] 
   const drag = (l: typeof free) => inducedDrag(l, l.alpha) / l.coefficients.clAlpha ** 2;
   return { height: (wing.macZ - lowest) / wing.span, slope: near.coefficients.clAlpha / free.coefficients.clAlpha, induced: drag(near) / drag(free) };
 }
-
-/** Mean chord and its place, for a report. */
-export function meanChordOf(design: Design): { x: number; length: number } { const p = planformOf(design.surfaces.find((s) => s.role === 'wing')!); return { x: p.macX, length: p.mac }; }

@@ -41,6 +41,7 @@ export interface Ledger {
   readonly findings: readonly Finding[];
   /** why the chain stopped, when it did; entries up to there are present */
   readonly stopped: string | null;
+  /** uncertainties are still those of the ledger before */ readonly quick?: true;
 }
 
 export const keyOf = (id: string, state: string) => `${id}@${state}`;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
+import { nextName } from '../../stations/Refine';
 import { draggedStations } from './PlanStall';
 
 const wing = bitternDocument().design.surfaces[0];
@@ -16,4 +17,12 @@ describe('dragging a station', () => {
   });
   it('the root’s leading edge moves the whole surface', () => { const d = draggedStations(wing, 0, 'lead', 0.35, 0.2); expect(d.rootX).toBeCloseTo(0.35, 9); expect(d.stations).toEqual(wing.stations); });
   it('a chord cannot be dragged to nothing', () => expect(draggedStations(wing, 0, 'trail', wing.x - 1, 0).stations[0].chord).toBe(0.005));
+});
+
+describe('the next version’s name', () => {
+  it('follows the highest number; sketches and branches do not count', () => {
+    expect(nextName('Bittern', ['Bittern sketch', 'Bittern canard', 'Bittern 1'])).toBe('Bittern 2');
+    expect(nextName('Bittern', ['Bittern 7', 'Bittern 3', 'Heron 9'])).toBe('Bittern 8');
+    expect(nextName('Wafer', [])).toBe('Wafer 1');
+  });
 });

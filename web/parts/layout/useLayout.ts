@@ -17,7 +17,8 @@ export function useLayout(stall: StallKind = 'level'): { report: LayoutReport | 
   const latest = useRef(document);
   useEffect(() => { latest.current = document; }, [document]);
   useEffect(() => {
-    if (!ledger || ledger.stopped) return;
+    // numbers shown ahead of their uncertainties are followed by the full ledger at once
+    if (!ledger || ledger.stopped || ledger.quick) return;
     let here = true;
     reportLayout({ document: latest.current, ledger, loading, stall })
       .then((r) => { if (here) { setReport(r); setShown(ledger); setTrouble(null); } }, (e: Error) => { if (here) setTrouble(e.message); });

@@ -58,8 +58,11 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
   let busy = false;
 
   return createStore<Workspace>()((set, get) => {
-    const assessNow = newestOnly(async (c: Content) => {
-      try { set({ ledger: await assessLive(c.document, (polarWork) => set({ polarWork })), polarWork: null }); } catch (e) { console.error(e); set({ polarWork: null }); }
+    const assessNow = newestOnly(async (c: Content, stale) => {
+      try {
+        const ledger = await assessLive(c.document, (polarWork) => set({ polarWork }), (quick) => set({ ledger: quick, polarWork: null }), stale);
+        if (ledger) set({ ledger, polarWork: null });
+      } catch (e) { console.error(e); set({ polarWork: null }); }
     });
 
     const take = (next: Content, extra: Partial<Workspace>) => {
