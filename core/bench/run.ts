@@ -2,7 +2,7 @@
  * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
  * dense 200 x 200 LU solve of the same run, so that machines can be compared. Speed is judged by ratios.
  */
-import { assess, layoutReport, modelOf } from '../src/assess';
+import { assess, assessQuickly, layoutReport, modelOf } from '../src/assess';
 import { bitternDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
@@ -37,6 +37,8 @@ const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
   'assess, first time': [median(() => assess(doc.brief, doc.design, doc.calibration), 5), 'demo, ten loadings, uncertainty of every number, empty cache but for the section polars'],
   'assess, mass edited': [median((k) => assess(doc.brief, setPath(doc.design, 'items.battery.x', 0.2 + 1e-5 * k), doc.calibration, warm), 15), 'demo, sections and lattice reused'],
+  'numbers first, mass edited': [median((k) => assessQuickly(doc.brief, setPath(doc.design, 'items.battery.x', 0.19 + 1e-5 * k), doc.calibration, warm, ledger), 15), 'the same without new uncertainties: what an edit shows at once'],
+  'numbers first, wing edited': [median((k) => assessQuickly(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.25 + 1e-4 * k), doc.calibration, warm, ledger), 7), 'lattice, coupled strips and drag tables made anew'],
   'assess, wing edited': [median((k) => assess(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.27 + 1e-4 * k), doc.calibration, warm), 7), 'demo, sections reused'],
   'section polar, 37 points': [median(() => analyseAngles(prepareContour(naca4('4412')), 2e5, Array.from({ length: 37 }, (_, i) => ((i - 8) * Math.PI) / 360)), 3), '-4 to 14 degrees by a half at Re 2e5, 160 points, coupled; panels and their response included'],
   'section table': [median(() => polarOfPrepared(prepareContour(naca4('4412', TABLE_POINTS)), 2e5), 3), 'both stalls at one Reynolds number, 100 points, as the assessment uses it'],

@@ -49,9 +49,9 @@ export function Shape() {
         <StationFindings of={['shape']} />
       </div>
       <div className="stack" style={{ gap: 6 }}>
-        <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+        <div style={{ display: 'flex', gap: 6, alignItems: 'center', flexWrap: 'wrap' }}>
           <SegmentedControl value={view} onChange={setView} size="xs" data={[{ value: 'plan', label: 'Plan and stall' }, { value: 'views', label: 'Three views' }, { value: 'three', label: '3D' }]} aria-label="View" />
-          {view === 'plan' && <NativeSelect aria-label="Stalled how" value={stall} onChange={(e) => setStall(e.currentTarget.value as StallKind)} data={CASES} w={124} />}
+          {view === 'plan' && <NativeSelect aria-label="Stalled how" value={stall} onChange={(e) => setStall(e.currentTarget.value as StallKind)} data={CASES} w={112} />}
           <LoadingPicker />
         </div>
         {trouble && <p className="stoptext" role="alert">{trouble}</p>}

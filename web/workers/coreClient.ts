@@ -123,15 +123,20 @@ export async function picturesOf(job: Extract<Job, { task: 'pictures' }>, onProg
   return out;
 }
 
+/** Sections that the live worker was asked about last; documents share what an edit leaves alone, so that most edits need not ask again. */
+let asked: unknown = null;
+
 /** Sees to it that both lanes know every polar the document needs. */
 async function preparePolars(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void): Promise<void> {
+  if (document.design.sections === asked) return;
   const missing = await live.ask<'missing'>({ task: 'missing', document });
-  if (missing.length === 0) return;
+  if (missing.length === 0) { asked = document.design.sections; return; }
   onProgress({ done: 0, total: missing.length });
   const entries: [string, Polar][] = [];
   const specs = missing.map((m): PolarSpec & { memory: string } => ({ section: m.section, reynolds: m.reynolds, memory: m.key }));
   await polarsOf(specs, (polar, spec, p) => { if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]); onProgress(p); });
   await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
+  asked = document.design.sections;
 }
 
 /**

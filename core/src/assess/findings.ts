@@ -3,6 +3,7 @@ import type { Brief, Design } from '../design';
 import { solveBalance } from '../mass';
 import { PITCH_RATIO_RANGE } from '../power';
 import { materialNamed } from '../structure';
+import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
@@ -71,13 +72,10 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   }
   const reserve = entryOf(ledger, 'aileronReserve', 'all')?.value, wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
   const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
-  if (reserve !== undefined && reserve < wanted) add('shape', 'look', 'all', `The ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`);
+  if (reserve !== undefined && reserve < wanted) add('shape', 'look', 'all', `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`);
   const yaw = design.loadings.filter((l) => !l.hover).map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 })).reduce<{ l: { id: string; name: string }; v: number } | null>((a, q) => (a === null || q.v < a.v ? q : a), null);
   if (yaw && yaw.v < 0.01) add('balance', yaw.v < 0 ? 'stop' : 'look', yaw.l.id, `${yaw.l.name} hardly weathercocks (Cnβ ${yaw.v.toFixed(3)} per rad, the weakest state): more fin, or a longer tail.`);
 }
-
-/** Ailerons are to answer so far past the first stall [rad] where the design does not say (common practice, no source). */
-const AILERON_RESERVE = (3 * Math.PI) / 180;
 
 export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
   if (ledger.stopped) return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];

@@ -3,7 +3,7 @@ import { G0 } from '../air';
 import { FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
 import { growthOf, loadedState, type Growth } from '../mass';
-import { leastWashout, linearAero, stripSections, tipSections, type StallRemedy } from '../surface';
+import { AILERON_RESERVE, leastWashout, linearAero, stripSections, tipSections, type StallRemedy } from '../surface';
 import { assess } from './assess';
 import { entryOf, type Fix, type Ledger } from './ledger';
 import { prepare, type StepCache } from './prepare';
@@ -31,7 +31,7 @@ export function layoutAdvice(brief: Brief, design: Design, cal: Calibration, led
   const speed = entryOf(ledger, 'lapSpeed', loading.id)?.value ?? 1.4 * vs, cl = (2 * state.mass * G0) / (prep.air.density * speed * speed * prep.wing.area);
   const reynoldsOf = (c: number) => (vs * c) / nu;
   const task = { coupled: prep.coupled, sections: stripSections(prep.coupled, prep.polars, reynoldsOf), design, aero, x: state.x, z: state.z };
-  const wanted = design.flight.aileronReserve ?? 3 / DEG;
+  const wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
   const washout = leastWashout(task, wanted, cl);
   const wing = design.surfaces.find((s) => s.role === 'wing')!, half = wing.stations[wing.stations.length - 1].y;
   const zero = new Map(prep.coupled.at.map((i, n) => [prep.lattice.strips[i].section, task.sections.zero[n]]));

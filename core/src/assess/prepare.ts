@@ -101,7 +101,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => { const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body); return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta }; });
   const flying = design.loadings.filter((l) => !l.hover), heaviest = (flying.length > 0 ? flying : design.loadings).map((l) => loadedState(design, l, 'best', 1)).reduce((m, s) => (s.mass > m.mass ? s : m));
   // a little mass or a few millimetres do not need a new sweep
-  const at = { x: Math.round(heaviest.x * 200) / 200, loading: Number((heaviest.mass / wing.area).toPrecision(2)) };
+  const at = { x: Math.round(heaviest.x * 200) / 200, loading: Number((heaviest.mass / wing.area).toPrecision(3)) };
   const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () => stallStep(design, coupled, aero, polars, air, at));
   const dragTables = new Map<string, DragTable>();
   for (const l of design.loadings) {
@@ -111,11 +111,16 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables };
 }
 
+/** What the coupled sweep usually carries past the critical section. */
+const USUAL_RATIO = 1.08;
+
 /** @param at CG [m] and wing loading [kg/m2] */
 function stallStep(design: Design, coupled: CoupledStrips, aero: ReturnType<typeof linearAero>, polars: ReadonlyMap<string, PolarSet>, air: Air, at: { x: number; loading: number }): StallStep {
-  const speed = Math.sqrt((2 * at.loading * G0) / (air.density * 1.2));
-  const reynoldsOf = (chord: number) => (speed * chord * air.density) / air.viscosity;
-  const sweep = sweepStall({ coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 }, { kind: 'level' }, (1.5 * Math.PI) / 180, undefined, Math.PI / 90);
+  // Reynolds numbers at the stall speed of that state: once by a usual lift coefficient, then by its own
+  const speedAt = (cl: number) => Math.sqrt((2 * at.loading * G0) / (air.density * Math.max(0.3, cl)));
+  const reynoldsAt = (speed: number) => (chord: number) => (speed * chord * air.density) / air.viscosity;
+  const reynoldsOf = reynoldsAt(speedAt(USUAL_RATIO * findLiftLimit(aero, at.x, polars, reynoldsAt(speedAt(1.2)), 1).clMax));
+  const sweep = sweepStall({ coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 }, { kind: 'level' }, Math.PI / 180, undefined, Math.PI / 90);
   const critical = findLiftLimit(aero, at.x, polars, reynoldsOf, 1).clMax;
   const ratio = sweep.clMax / critical;
   return { ratio: ratio > 0.7 && ratio < 1.6 ? ratio : 1, reserve: sweep.aileronReserve, alphaStall: sweep.alphaStall, first: sweep.first, rough: sweep.rough };

@@ -21,5 +21,5 @@ export { linearAero, solveTrim, stripLift, findLiftLimit, sectionLimits, surface
 export type { LinearAero, LiftLimit, TrimState } from './trim';
 export { sweepStall } from './stallSweep';
 export type { StallSweep, SurfaceStall, SweepCase } from './stallSweep';
-export { leastWashout, tipSections } from './stallOrder';
+export { AILERON_RESERVE, leastWashout, tipSections } from './stallOrder';
 export type { StallRemedy } from './stallOrder';

@@ -9,6 +9,9 @@ import type { CoupledStrips, StripSections } from './viscousStrips';
 
 const DEG = Math.PI / 180;
 
+/** Ailerons are to answer so far past the first stall [rad] where the design does not say (common practice, no source). */
+export const AILERON_RESERVE = 2.5 * DEG;
+
 export interface StallRemedy {
   /** added twist at the tip [rad], below zero washes out */ twist: number;
   /** section of the outer part, where that is the remedy */ section: string | null;

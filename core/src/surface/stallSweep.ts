@@ -28,8 +28,8 @@ export interface StallSweep {
   /** an angle did not settle */ rough: boolean;
 }
 
-/** Past this share of stalled span the lift still counted is not flown. */
-const STALLED_SHARE = 0.6;
+/** Past this share of its span stalled a foreplane no longer holds the nose up, and a sweep has seen enough of a wing. */
+const STALLED_SHARE = 0.75;
 const FROM = -4 * DEG, TO = 26 * DEG;
 
 interface Task { coupled: CoupledStrips; sections: StripSections; design: Pick<Design, 'surfaces'>; aero: LinearAero; x: number; z: number }
@@ -77,9 +77,9 @@ export function sweepStall(task: Task, how: SweepCase = { kind: 'level' }, step 
     const f = solveCoupled(task.coupled, task.sections, motionAt(task, how, a, cl), task.design, start, twist);
     flows.push(f);
     start = f.added; cl = f.CL;
-    const stalled = Math.max(stalledShare(f, task, () => true), ...canards.map((id) => stalledShare(f, task, () => true, id)));
+    const stalled = Math.max(0, ...canards.map((id) => stalledShare(f, task, () => true, id)));
     if (f.status === 'settled' && f.CL > clMax && stalled < STALLED_SHARE) { clMax = f.CL; alphaStall = a; falls = 0; } else falls++;
-    if (falls > 5 && stalled > STALLED_SHARE) break;
+    if (falls > 5 && stalledShare(f, task, () => true) > STALLED_SHARE) break;
   }
   const first = firstStalls(flows);
   const wing = first.find((s) => s.surface === wingId(task));
@@ -87,7 +87,14 @@ export function sweepStall(task: Task, how: SweepCase = { kind: 'level' }, step 
   let lost: number | null = null;
   if (ailerons.length > 0) {
     const under = (q: CoupledFlow['strips'][number]) => ailerons.some((c) => c.surface === q.surface && q.eta >= c.from && q.eta <= c.to);
-    for (let i = 0; i < flows.length && lost === null; i++) if (Math.max(stalledShare(flows[i], task, (q) => under(q) && q.side === 'right'), stalledShare(flows[i], task, (q) => under(q) && q.side === 'left')) >= 0.5) lost = flows[i].alpha;
+    const gone = (f: CoupledFlow) => Math.max(stalledShare(f, task, (q) => under(q) && q.side === 'right'), stalledShare(f, task, (q) => under(q) && q.side === 'left'));
+    let before = 0;
+    for (let i = 0; i < flows.length && lost === null; i++) {
+      const now = gone(flows[i]);
+      // between the two angles, where the share passes a half
+      if (now >= 0.5) lost = i === 0 ? flows[i].alpha : flows[i - 1].alpha + ((flows[i].alpha - flows[i - 1].alpha) * (0.5 - before)) / (now - before);
+      before = now;
+    }
   }
   const end = flows[flows.length - 1].alpha;
   return { flows, clMax, alphaStall, first, aileronsLost: lost, aileronReserve: wing && ailerons.length > 0 ? (lost ?? end) - wing.alpha : null, rough: flows.some((f) => f.status !== 'settled') };

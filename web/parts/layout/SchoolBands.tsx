@@ -14,6 +14,9 @@ export function SchoolBands({ report, units, chosen, onChoose, neutralSigma, onW
   const W = 860, left = 8, X = (v: number) => left + ((v - lo + pad) / (hi - lo + 2 * pad)) * (W - 2 * left);
   const rows = schools.length, top = 38, rowH = 26;
   const mm = (v: number) => formatQuantity(v, 'length', units);
+  const labelOf = (s: School) => `${s.name}${s.recommended ? ', recommended' : ''}`;
+  // beside the band where there is room, else inside it
+  const labelAt = (a: number, b: number, s: School) => { const w = labelOf(s).length * 6; return b + 10 + w < W ? b + 10 : a - 10 - w > 0 ? a - 10 - w : Math.max(4, Math.min(a + 8, W - w)); };
   return (
     <div>
       <svg viewBox={`0 0 ${W} ${top + rows * rowH + 6}`} width="100%" role="img" aria-label={`CG of the states: ${flying.map((s) => `${s.name} ${mm(s.cgX)}`).join(', ')}; ${schools.map((s) => `${s.name}: ${s.forward === null ? 'no forward limit' : mm(s.forward)} to ${s.aft === null ? 'no aft limit' : mm(s.aft)}`).join('; ')}`}>
@@ -23,7 +26,7 @@ export function SchoolBands({ report, units, chosen, onChoose, neutralSigma, onW
             <g key={s.id} style={{ cursor: 'pointer' }} onClick={() => onChoose(s.id)}>
               <rect x={a} width={Math.max(0, b - a)} y={y} height={rowH - 10} fill={s.id === chosen ? 'var(--predicted-soft)' : 'var(--paper-2)'} />
               <path d={`${s.forward === null ? '' : `M${a + 5} ${y - 1}H${a}V${y + rowH - 9}H${a + 5}`}${s.aft === null ? '' : `M${b - 5} ${y - 1}H${b}V${y + rowH - 9}H${b - 5}`}`} fill="none" stroke="var(--asked)" strokeWidth={s.id === chosen ? 1.8 : 1} />
-              <text x={Math.min(a + 8, W - 330)} y={y + rowH - 14} fontSize={11.5} fill="var(--ink)">{s.name}{s.recommended ? ' (recommended)' : ''}</text>
+              <text x={labelAt(a, b, s)} y={y + rowH - 14} fontSize={11.5} fill="var(--ink)" fontWeight={s.id === chosen ? 650 : 400}>{labelOf(s)}</text>
             </g>
           );
         })}

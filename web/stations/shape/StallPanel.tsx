@@ -3,6 +3,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { LayoutAdvice, LayoutReport } from '@skiametra/core/assess';
+import { AILERON_RESERVE } from '@skiametra/core/surface';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
 
@@ -10,7 +11,7 @@ const deg = (r: number, n = 1) => `${((r * 180) / Math.PI).toFixed(n)}°`;
 
 export function StallWords({ report }: { report: LayoutReport }) {
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
-  const wanted = useWorkspace((w) => w.content.document.design.flight.aileronReserve) ?? Math.PI / 60;
+  const wanted = useWorkspace((w) => w.content.document.design.flight.aileronReserve) ?? AILERON_RESERVE;
   const { first, aileronReserve, aileronsLost } = report.stall;
   const name = (id: string) => surfaces.find((s) => s.id === id)?.name ?? id;
   const wing = first.find((f) => surfaces.find((s) => s.id === f.surface)?.role === 'wing');

@@ -47,10 +47,10 @@ export function SurfaceEditor({ id }: { id: string }) {
           newRow={() => ({ id: freshId('control', surface.controls), name: 'Control', kind: surface.role === 'fin' ? 'rudder' : surface.role === 'wing' ? 'aileron' : 'elevator', from: 0.5, to: 0.95, chordFraction: 0.25, maxDeflection: 0.35 })}
           columns={[
             { key: 'kind', label: 'Kind', cell: { type: 'choice', options: KINDS.map((k) => ({ value: k, label: k })) } },
-            { key: 'from', label: 'From', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'to', label: 'To', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'chordFraction', label: 'Chord', cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'maxDeflection', label: 'Throw', cell: { type: 'quantity', kind: 'angle' } },
+            { key: 'from', label: 'From', width: 50, cell: { type: 'quantity', kind: 'percent' } },
+            { key: 'to', label: 'To', width: 50, cell: { type: 'quantity', kind: 'percent' } },
+            { key: 'chordFraction', label: 'Chord', width: 50, cell: { type: 'quantity', kind: 'percent' } },
+            { key: 'maxDeflection', label: 'Throw', width: 50, cell: { type: 'quantity', kind: 'angle' } },
             ...(surface.controls.some((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)) ? [{ key: 'differential', label: 'Down / up', cell: { type: 'quantity' as const, kind: 'percent' as const }, width: 48 }] : []),
           ]} />
       </section>
