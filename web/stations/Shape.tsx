@@ -2,6 +2,7 @@
 import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState, type CSSProperties } from 'react';
+import { sizedToVolume } from '@skiametra/core/layout';
 import { planformOf, tailVolume } from '@skiametra/core/surface';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
@@ -9,6 +10,7 @@ import { StationFindings } from '../parts/Findings';
 import { PlanStall } from '../parts/layout/PlanStall';
 import { useLayout, type StallKind } from '../parts/layout/useLayout';
 import { LoadingPicker } from '../parts/LoadingPicker';
+import { QuantityField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { ViewDrawing } from '../parts/ThreeViews';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
@@ -91,7 +93,16 @@ export function Shape() {
     return (
       <>
         <Readings title="Tail" ids={['tailVolume', 'finVolume']} />
-        {rest.map((s) => { const v = tailVolume(wing, planformOf(s), s.role === 'fin'); return <div key={s.id} className="dim" style={{ fontSize: '0.75rem' }}>{s.name}: arm {formatQuantity(v.arm, 'length', units)} between quarter chords; by leading edges {formatQuantity(v.armByLeadingEdge, 'length', units)}, volume {v.volumeByLeadingEdge.toFixed(3)}.</div>; })}
+        {rest.map((s) => {
+          const v = tailVolume(wing, planformOf(s), s.role === 'fin');
+          const size = (volume: number): string | null => { const sized = sizedToVolume(wing, s, volume); if (!sized) return 'No size of it, where it stands, has that volume.'; return edit({ type: 'set', path: `${D}.surfaces.${s.id}`, value: sized }); };
+          return (
+            <div key={s.id} style={{ fontSize: '0.75rem' }}>
+              <QuantityField label={`Size the ${s.name.toLowerCase()} to a volume of`} kind="ratio" value={v.volume} onCommit={size} />
+              <div className="dim">Arm {formatQuantity(v.arm, 'length', units)} between quarter chords; by leading edges {formatQuantity(v.armByLeadingEdge, 'length', units)}, volume {v.volumeByLeadingEdge.toFixed(3)}.</div>
+            </div>
+          );
+        })}
       </>
     );
   }

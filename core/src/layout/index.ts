@@ -16,7 +16,7 @@ export { firstFlight, foreplaneFirstLimit, schoolsOf, tailVolumeNeutral } from '
 export type { FirstFlight, School } from './schools';
 export { averageProportions, beyondModels, proportionsOf, withProportions } from './proportions';
 export type { Proportions } from './proportions';
-export { decalageFor, finForStiffness, scaledSurface, tailForMargin } from './sizing';
+export { decalageFor, finForStiffness, scaledSurface, sizedToVolume, tailForMargin } from './sizing';
 export type { Sized } from './sizing';
 export { bodyMesh, surfaceMesh, aircraftMesh, toStl } from './mesh';
 export type { Mesh } from './mesh';

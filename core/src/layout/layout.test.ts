@@ -5,8 +5,8 @@ import type { Design } from '../design';
 import { G0 } from '../air';
 import { loadedState, measuresOf } from '../mass';
 import { sectionModel, TABLE_POINTS } from '../section';
-import { bodySlopes, coupleStrips, derivativesOf, linearAero, solveLattice } from '../surface';
-import { aircraftMesh, averageProportions, balanced, controlLoads, decalageFor, finForStiffness, firstFlight, groundGeometry, groundRemarks, hoverShare, internalFit, LAYOUT_TEMPLATES, piecesOf, proportionsOf, surfaceMesh, tailForMargin, tailVolumeNeutral, threeViewLines, thrustMoment, toStl, warpEffect, withProportions } from './index';
+import { bodySlopes, coupleStrips, derivativesOf, linearAero, planformOf, solveLattice, tailVolume } from '../surface';
+import { aircraftMesh, averageProportions, balanced, controlLoads, decalageFor, finForStiffness, firstFlight, groundGeometry, groundRemarks, hoverShare, internalFit, LAYOUT_TEMPLATES, piecesOf, proportionsOf, sizedToVolume, surfaceMesh, tailForMargin, tailVolumeNeutral, threeViewLines, thrustMoment, toStl, warpEffect, withProportions } from './index';
 
 const { design } = bitternDocument();
 const contoursOf = (d: Design) => new Map(d.sections.map((s) => [s.id, sectionModel(s.shape, s.change ?? null, TABLE_POINTS).outline]));
@@ -85,6 +85,16 @@ describe('sizing', () => {
     expect(sized.factor).toBeGreaterThan(0.3);
     expect(finForStiffness(design, contours, 0.4, 0.08)!.factor).toBeGreaterThan(sized.factor);
   }, 60_000);
+  it('a tail or fin drawn to a volume has it, and keeps its proportions', () => {
+    const wing = planformOf(design.surfaces[0]);
+    for (const [id, volume] of [['tail', 0.8], ['tail', 0.4], ['fin', 0.06]] as const) {
+      const s = design.surfaces.find((q) => q.id === id)!, t = sizedToVolume(wing, s, volume)!;
+      expect(tailVolume(wing, planformOf(t), id === 'fin').volume).toBeCloseTo(volume, 3);
+      expect(planformOf(t).taper).toBeCloseTo(planformOf(s).taper, 2);
+      expect(planformOf(t).aspectRatio).toBeCloseTo(planformOf(s).aspectRatio, 1);
+    }
+  });
+  it('a volume ahead of the wing is not drawn from a tail behind it', () => expect(sizedToVolume(planformOf(design.surfaces[0]), design.surfaces[1], -0.5)).toBeNull());
   it('at the decalage it names the moment is zero with the elevator in line', () => {
     const sol = solveLattice(design, contours), body = bodySlopes(design, sol).pitch, d = decalageFor(design, contours, 0.6, 0.4, body)!;
     const turned = { ...design, surfaces: design.surfaces.map((s) => (s.id === 'tail' ? { ...s, incidence: d.incidence } : s)) };

@@ -2,12 +2,25 @@
 import { findRoot } from '../numeric';
 import type { Contour } from '../section';
 import type { Design } from '../design';
-import { bodySlopes, derivativesOf, linearAero, planformOf, solveLattice, type LinearAero } from '../surface';
+import { bodySlopes, derivativesOf, linearAero, planformOf, solveLattice, tailVolume, type LinearAero, type Planform } from '../surface';
 
 /** A surface with its area multiplied, about its root quarter chord, proportions kept. */
 export function scaledSurface(s: Design['surfaces'][number], area: number): Design['surfaces'][number] {
   const k = Math.sqrt(area), root = s.stations[0].chord;
   return { ...s, x: s.x + 0.25 * root * (1 - k), stations: s.stations.map((p) => ({ ...p, y: p.y * k, x: p.x * k, z: p.z * k, chord: p.chord * k })) };
+}
+
+/**
+ * A tail, foreplane or fin scaled to a volume (arm between quarter chords; below zero ahead of the wing).
+ * @returns null for a volume of the other sign, or one out of reach of a factor of 20 in area
+ */
+export function sizedToVolume(wing: Planform, s: Design['surfaces'][number], volume: number): Design['surfaces'][number] | null {
+  const vertical = s.role === 'fin';
+  const at = (k: number) => tailVolume(wing, planformOf(scaledSurface(s, k)), vertical).volume - volume;
+  const r = findRoot(at, 0.05, 20, 1e-9);
+  if (r.status === 'no-bracket') return null;
+  const mm = (v: number) => Math.round(v * 10000) / 10000, sized = scaledSurface(s, r.x);
+  return { ...sized, x: mm(sized.x), stations: sized.stations.map((p) => ({ ...p, y: mm(p.y), x: mm(p.x), z: mm(p.z), chord: mm(p.chord) })) };
 }
 
 export interface Sized { surface: string; /** factor on its area */ factor: number; area: number; volume: number; sentence: string }
