@@ -61,7 +61,7 @@ export function Shape() {
         {view === 'plan' && strips.length > 0 && (
           <>
             <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}><span className="dim" style={{ fontSize: '0.78rem', whiteSpace: 'nowrap' }}>Angle of attack {alpha}°</span><Slider aria-label="Angle of attack" thumbLabel="Angle of attack" style={{ flex: 1 }} size="xs" min={0} max={22} step={1} value={alpha} onChange={setAlpha} label={(v) => `${v}°`} /></div>
-            <ChartFrame title={`Lift along ${shownSurface.name.toLowerCase()} at ${alpha}°`} height={150} xName="Half span" xKind="chordPercent" yName="Lift over the section’s limit" yKind="percent" yFromZero
+            <ChartFrame title={`Lift along ${shownSurface.name.toLowerCase()} at ${alpha}°`} height={150} xName="Half span" xKind="chordPercent" yName="Lift / limit" yKind="percent" yFromZero
               series={(['right', 'left'] as const).filter((side) => strips.some((s) => s.side === side)).map((side, i) => { const mine = strips.filter((s) => s.side === side); return { name: strips.some((s) => s.side === 'left') ? `${side} wing` : 'both sides', x: mine.map((s) => s.eta), y: mine.map((s) => s.ratio), look: i === 0 ? ('predicted' as const) : ('ghost' as const) }; })} />
           </>
         )}
@@ -98,7 +98,7 @@ export function Shape() {
           const size = (volume: number): string | null => { const sized = sizedToVolume(wing, s, volume); if (!sized) return 'No size of it, where it stands, has that volume.'; return edit({ type: 'set', path: `${D}.surfaces.${s.id}`, value: sized }); };
           return (
             <div key={s.id} style={{ fontSize: '0.75rem' }}>
-              <QuantityField label={`Size the ${s.name.toLowerCase()} to a volume of`} kind="ratio" value={v.volume} onCommit={size} />
+              <QuantityField label={`Size the ${s.name.toLowerCase()} to a volume of`} kind="ratio" value={Number(v.volume.toFixed(v.volume < 0.1 ? 4 : 3))} onCommit={size} />
               <div className="dim">Arm {formatQuantity(v.arm, 'length', units)} between quarter chords; by leading edges {formatQuantity(v.armByLeadingEdge, 'length', units)}, volume {v.volumeByLeadingEdge.toFixed(3)}.</div>
             </div>
           );
