@@ -37,6 +37,7 @@ describe('skia surfaces', () => {
     expect(high.CLmax).toBeGreaterThan(1);
     expect(high.alphaStall).toBeGreaterThan(0.15);
   }, 60_000);
+  it('a negative angle may follow its option with a space', async () => { const a = await surfaces(file('bittern'), '--alpha', '-2'), b = await surfaces(file('bittern'), '--alpha=-2'); expect(a.CL).toBe(b.CL); expect(a.alpha).toBeCloseTo((-2 * Math.PI) / 180, 12); }, 60_000);
   it('a glider without tail or motor is no exception', async () => { const s = await surfaces(file('wafer')); expect(s.staticMargin).toBeGreaterThan(0.02); expect(s.modes.length).toBeGreaterThan(3); }, 60_000);
   it.each([[['--alpha', '4', '--trim'], /not both/], [['--speed', 'fast'], /--speed takes a number/], [['--speed', '0'], /from 1 to 120/], [['--alpha', '99'], /from -20 to 30/], [['--loading', 'moon'], /no loading “moon”/]])('%j: one sentence and status 2', async (args, re) => { const r = await call('surfaces', file('bittern'), ...args); expect(r.code).toBe(2); expect(r.err).toMatch(re); expect(r.out).toBe(''); });
   it('without a file it asks for one', async () => { expect((await call('surfaces')).err).toMatch(/skia surfaces FILE/); expect((await call('balance')).err).toMatch(/skia balance FILE/); });

@@ -65,8 +65,19 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
   };
 }
 
+/** `--alpha -4` as people type it: a number after an option is its value, not another option. */
+function joinNegatives(args: string[]): string[] {
+  const out: string[] = [];
+  for (const a of args) {
+    const last = out[out.length - 1];
+    if (/^-\d|^-\./.test(a) && last?.startsWith('--') && !last.includes('=')) out[out.length - 1] = `${last}=${a}`;
+    else out.push(a);
+  }
+  return out;
+}
+
 async function run(args: string[], out: Out): Promise<void> {
-  const { values, positionals } = parseArgs({ args, allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({ args: joinNegatives(args), allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
