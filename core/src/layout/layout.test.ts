@@ -172,4 +172,11 @@ describe('templates', () => {
     expect(Math.max(...margins)).toBeLessThan(d.flight.marginMax + 0.03);
     expect(balanced(d).surfaces[0].x).toBeCloseTo(d.surfaces[0].x, 2);
   }, 60_000);
+  it('the narrow margins of a tailless wing do not outlive it', () => {
+    const make = (id: string, d: Design) => LAYOUT_TEMPLATES.find((t) => t.id === id)!.make(d);
+    const swept = make('swept', design);
+    expect(swept.flight.marginMin).toBe(0.04);
+    expect(make('conventional', swept).flight.marginMin).toBe(0.08);
+    expect(make('conventional', { ...design, flight: { ...design.flight, marginMin: 0.1 } }).flight.marginMin).toBe(0.1);
+  }, 60_000);
 });

@@ -78,6 +78,13 @@ export function balanced(d: Design): Design {
 
 interface Parts { margins?: [number, number];  surfaces: Surface[]; length: number; width?: number; pods?: Design['pods']; rotors?: Design['rotors']; items?: Item[]; wheels?: boolean; propX?: number }
 
+/** Limits of the margin: those of the layout where it has its own; the narrow ones of a tailless wing do not outlive it. */
+function marginsFor(base: Design, own?: [number, number]): { marginMin: number; marginMax: number } {
+  const { marginMin, marginMax } = base.flight;
+  if (own) return { marginMin: own[0], marginMax: own[1] };
+  return marginMin < 0.06 ? { marginMin: 0.08, marginMax: 0.2 } : { marginMin, marginMax };
+}
+
 function build(base: Design, parts: Parts): Design {
   const { pods: _p, rotors: _r, wheels: _w, built: _b, halves: _h, ...rest } = base;
   const width = parts.width ?? Math.max(...base.body.map((b) => b.width));
@@ -94,7 +101,7 @@ function build(base: Design, parts: Parts): Design {
     loadings: base.loadings.map((l) => ({ ...l, moved: l.moved?.filter((m) => ids.has(m.item)), absent: l.absent?.filter((a) => ids.has(a)) })).map((l) => JSON.parse(JSON.stringify(l)) as typeof l),
     payload: { ...base.payload, x: 0.27 * parts.length },
     power: { ...base.power, propeller: { ...base.power.propeller, x: parts.propX ?? 0, z: 0 } },
-    flight: parts.margins ? { ...base.flight, marginMin: parts.margins[0], marginMax: parts.margins[1] } : base.flight,
+    flight: { ...base.flight, ...marginsFor(base, parts.margins) },
     ...(parts.pods ? { pods: parts.pods } : {}), ...(parts.rotors ? { rotors: parts.rotors } : {}),
   });
 }
