@@ -172,6 +172,12 @@ describe('templates', () => {
     expect(Math.max(...margins)).toBeLessThan(d.flight.marginMax + 0.03);
     expect(balanced(d).surfaces[0].x).toBeCloseTo(d.surfaces[0].x, 2);
   }, 60_000);
+  it('one layout after another keeps the size: chord within a tenth after a round through all of them', () => {
+    let d = design;
+    for (const t of LAYOUT_TEMPLATES) d = t.make(d);
+    const size = (q: Design) => { const p = planformOf(q.surfaces.find((s) => s.role === 'wing')!); return p.area / p.span; };
+    expect(Math.abs(size(d) / size(design) - 1)).toBeLessThan(0.1);
+  }, 90_000);
   it('the narrow margins of a tailless wing do not outlive it', () => {
     const make = (id: string, d: Design) => LAYOUT_TEMPLATES.find((t) => t.id === id)!.make(d);
     const swept = make('swept', design);

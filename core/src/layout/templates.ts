@@ -36,7 +36,12 @@ const SECTIONS: Design['sections'] = [
 
 interface Size { /** half span, mean chord [m] */ h: number; c: number }
 
-const sizeOf = (d: Design): Size => { const p = planformOf(d.surfaces.find((s) => s.role === 'wing')!); return { h: p.span / 2, c: p.area / p.span }; };
+/** Two wings share the area of one: their chords together, less the tenth and a half that pairs are drawn larger, are the chord of the single wing. */
+function sizeOf(d: Design): Size {
+  const p = planformOf(d.surfaces.find((s) => s.role === 'wing')!);
+  const second = d.surfaces.filter((s) => s.role === 'tail').map(planformOf).find((t) => t.area > 0.6 * p.area);
+  return { h: p.span / 2, c: second ? (p.area + second.area) / (1.15 * p.span) : p.area / p.span };
+}
 const plate = (id: string, name: string, x: number, z: number, height: number, chord: number, sweep = 0.35, controls: Control[] = [], more: Partial<Surface> = {}) => surface(id, name, 'fin', x, z, 0, [st(0, 0, 0, chord, 0, 'tail-section'), st(height, sweep * height, 0, 0.65 * chord, 0, 'tail-section')], controls, more);
 const tailOf = (x: number, z: number, half: number, chord: number, incidence = -1) => surface('tail', 'Tailplane', 'tail', x, z, incidence, [st(0, 0, 0, chord, 0, 'tail-section'), st(half, 0.15 * chord, 0, 0.8 * chord, 0, 'tail-section')], [ELEVATOR]);
 
