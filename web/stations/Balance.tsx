@@ -3,7 +3,7 @@ import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import type { School } from '@skiametra/core/layout';
-import { solveBalance } from '@skiametra/core/mass';
+import { changesOf, solveBalance } from '@skiametra/core/mass';
 import { StationFindings } from '../parts/Findings';
 import { BalancePicture } from '../parts/layout/BalancePicture';
 import { SchoolBands } from '../parts/layout/SchoolBands';
@@ -33,24 +33,7 @@ export function Balance() {
   const band = { forward: school?.forward ?? null, aft: school?.aft ?? null };
   const limits = recommended && recommended.forward !== null && recommended.aft !== null ? { forward: school?.forward ?? recommended.forward, aft: school?.aft ?? recommended.aft } : null;
   const proposal = limits && limits.forward < limits.aft ? solveBalance(design, limits) : null;
-  const apply = () => {
-    if (!proposal || (proposal.status !== 'moved' && proposal.status !== 'ballast')) return;
-    const changes: { path: string; value: unknown }[] = proposal.moves.map((m) => ({ path: `${D}.items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
-    for (const m of proposal.moves) { const box = design.items.find((i) => i.id === m.item)?.box; if (m.across && box) changes.push({ path: `${D}.items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } }); }
-    const b = proposal.ballast;
-    if (b) {
-      const old = design.items.findIndex((i) => i.id === `ballast-${b.place}`), was = old < 0 ? null : design.items[old];
-      const mass = b.mass + (was ? was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0) : 0);
-      const item = { id: `ballast-${b.place}`, name: `Ballast, ${b.place}`, group: 'other', planned: { kind: 'mass', mass: Math.ceil(mass * 1000) / 1000 }, basis: 'calculated', spread: 0.02, weighed: null, x: b.x, y: 0, z: 0, inWing: false, movable: null };
-      changes.push({ path: `${D}.items`, value: was ? design.items.map((i, k) => (k === old ? item : i)) : [...design.items, item] });
-      // item paths would be overwritten by the whole list: put the moves into it
-      const list = changes.pop()!;
-      const moved = (list.value as typeof design.items).map((i) => { const m = proposal.moves.find((q) => q.item === i.id); return m ? { ...i, x: Math.round(m.to * 2000) / 2000 } : i; });
-      edit({ type: 'apply', changes: [{ path: list.path, value: moved }] });
-      return;
-    }
-    edit({ type: 'apply', changes });
-  };
+  const apply = () => { if (proposal) edit({ type: 'apply', changes: changesOf(design, proposal).map((c) => ({ path: `${D}.${c.path}`, value: c.value })) }); };
   const bands = report && <SchoolBands report={report} units={units} chosen={chosen} onChoose={setChosen} neutralSigma={ledger ? entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? 0 : 0} onWhy={() => setWhy({ id: 'neutralPoint', state: 'all' })} />;
   return (
     <div className="stack">

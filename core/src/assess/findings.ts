@@ -1,6 +1,6 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
-import { solveBalance } from '../mass';
+import { changesOf, solveBalance } from '../mass';
 import { PITCH_RATIO_RANGE } from '../power';
 import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
@@ -21,11 +21,7 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const first = outside.reduce((a, l) => (off(l.id) > off(a.id) ? l : a), outside[0]);
   const margin = marginOf(first.id);
   const tail = margin < design.flight.marginMin;
-  const changes: { path: string; value: unknown }[] = proposal.moves.map((m) => ({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 }));
-  for (const m of proposal.moves) {
-    const box = design.items.find((i) => i.id === m.item)?.box;
-    if (m.across && box) changes.push({ path: `items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } });
-  }
+  const changes = changesOf(design, proposal);
   const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
   const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
   add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);

@@ -10,7 +10,7 @@ import { controlLoads, firstFlight, groundGeometry, groundRemarks, hoverShare, i
 import { cgPath, loadedState } from '../mass';
 import { DomainError } from '../numeric';
 import { parasiteItems, towedLine, type DragItem, type TowShape } from '../drag';
-import { derivativesOf, inducedDrag, liftShares, linearAero, planformOf, rollStroke, sectionLimits, solveLattice, solveTrim, stripSections, sweepStall, type Derivatives, type LinearAero, type StallSweep, type SweepCase, type TrimState } from '../surface';
+import { derivativesOf, inducedDrag, liftShares, linearAero, momentAbout, planformOf, rollStroke, sectionLimits, solveLattice, solveTrim, stripSections, sweepStall, type Derivatives, type LinearAero, type StallSweep, type SweepCase, type TrimState } from '../surface';
 import { entryOf, type Ledger } from './ledger';
 import { prepare, type Prepared, type StepCache } from './prepare';
 
@@ -46,10 +46,9 @@ function aeroOf(prep: Prepared, cal: Calibration): LinearAero {
 
 /** Hands-off lift: moment about the CG zero with the controls in line. */
 function handsOffAt(aero: LinearAero, x: number): { CL: number; alpha: number } | null {
-  const c = aero.sol.coefficients, arm = (x - aero.sol.refX) / aero.sol.refChord;
-  const slope = aero.cmAlpha + arm * c.clAlpha;
-  if (!(Math.abs(slope) > 1e-6)) return null;
-  const alpha = -(c.cm0 + arm * c.cl0) / slope;
+  const c = aero.sol.coefficients, m = momentAbout(aero, x);
+  if (!(Math.abs(m.slope) > 1e-6)) return null;
+  const alpha = -m.zero / m.slope;
   return { alpha, CL: c.cl0 + c.clAlpha * alpha };
 }
 
@@ -114,7 +113,7 @@ export function layoutReport(brief: Brief, design: Design, cal: Calibration, led
   const how: SweepCase = options.stall === 'sideslip' ? { kind: 'sideslip', beta: (10 * Math.PI) / 180 } : options.stall === 'rolling' ? { kind: 'rolling', helix: 0.05 } : options.stall === 'turn' ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho } : { kind: 'level' };
   const sections = stripSections(prep.coupled, prep.polars, (c) => (vs * c) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]);
   const stall = sweepStall({ coupled: prep.coupled, sections, design, aero, x: state.x, z: state.z }, how);
-  const free = handsOffAt(aero, state.x), c = sol.coefficients, arm = (state.x - sol.refX) / sol.refChord;
+  const free = handsOffAt(aero, state.x), c = sol.coefficients, about = momentAbout(aero, state.x);
   const alphas = Array.from({ length: 25 }, (_, i) => ((i - 6) * Math.PI) / 180);
   const q = 0.5 * rho * speed * speed, fast = value('topSpeed', loading.id) ?? value('lapSpeed', loading.id) ?? speed, qFast = 0.5 * rho * Math.max(fast, speed) ** 2;
   const rows = stateRows(design, ledger, growth);
@@ -127,7 +126,7 @@ export function layoutReport(brief: Brief, design: Design, cal: Calibration, led
     reference: { area: S, chord: prep.wing.mac, span: prep.wing.span, x: sol.refX }, cg: { x: state.x, z: state.z }, neutralX: aero.neutralX,
     trim: { ...trim, control: sol.pitchControl },
     handsOff: free && free.CL > 0.02 ? { ...free, speed: Math.sqrt((2 * W) / (rho * S * free.CL)) } : null,
-    moment: { alpha: alphas, cm: alphas.map((a) => c.cm0 + arm * c.cl0 + (aero.cmAlpha + arm * c.clAlpha) * a), cl: alphas.map((a) => c.cl0 + c.clAlpha * a) },
+    moment: { alpha: alphas, cm: alphas.map((a) => about.zero + about.slope * a), cl: alphas.map((a) => c.cl0 + c.clAlpha * a) },
     momentAtNoLift: c.cm0 - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
     induced: dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, { dragArea: 1, induced: cal.mean[FACTOR_IDS.indexOf('induced')] }).induced / (q * S),

@@ -14,7 +14,7 @@ export const bodySchema = z.array(bodyStation).min(2).max(40)
 export const podSchema = z.strictObject({ id, name: label, y: between(0, 10), stations: bodySchema });
 
 /** One lift rotor, thrust upward. */
-export const rotorSchema = z.strictObject({ id, name: label, x: between(-5, 10), y: between(-10, 10), z: between(-5, 5), diameter: above(3), /** largest thrust of one [N] */ maxThrust: above(5000), /** tilt forward [rad] */ tilt: between(-0.3, 1.6).optional() });
+export const rotorSchema = z.strictObject({ id, name: label, x: between(-5, 10), y: between(-10, 10), z: between(-5, 5), diameter: above(3), /** largest thrust of one [N] */ maxThrust: above(5000) });
 
 /** A wheel, ball or skid that touches the ground. z of the lowest point. */
 export const wheelSchema = z.strictObject({ id, name: label, x: between(-5, 10), y: between(-5, 5), z: between(-5, 5) });

@@ -1,7 +1,7 @@
 /** The schools of where an aircraft must balance, side by side; and where to begin on the first flight. */
 import { findRoot } from '../numeric';
 import type { Design } from '../design';
-import { planformOf, solveTrim, stripLift, stripStrengths, type LinearAero } from '../surface';
+import { planformOf, solveTrim, stripLift, stripStrengths, tailVolume, type LinearAero } from '../surface';
 
 export interface School {
   id: 'margin' | 'tail-volume' | 'percent' | 'foreplane';
@@ -47,7 +47,7 @@ export function schoolsOf(design: Design, aero: LinearAero, limits: readonly num
     why: 'It counts every surface, the body and the downwash of this aircraft, for any layout; tests move it.',
   }];
   if (behind.length > 0 && !ahead) {
-    const V = behind.reduce((s, t) => { const p = planformOf(t); return s + (p.area * (p.macX + 0.25 * p.mac - wing.macX - 0.25 * wing.mac)) / (wing.area * wing.mac); }, 0);
+    const V = behind.reduce((s, t) => s + tailVolume(wing, planformOf(t), false).volume, 0);
     const np = tailVolumeNeutral(wing.aspectRatio, V);
     out.push({ id: 'tail-volume', name: 'Tail-volume rule of free-flight builders', forward: pct(np - marginMax), aft: pct(np - marginMin), recommended: false, why: `Neutral point near ${(100 * np).toFixed(0)} % of the mean chord from tail volume ${V.toFixed(2)} alone (arm between quarter chords). Good for models with a big lifting tail on a thin stick; it knows nothing of a body, or of sweep.` });
   }

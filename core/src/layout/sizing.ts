@@ -2,7 +2,7 @@
 import { findRoot } from '../numeric';
 import type { Contour } from '../section';
 import type { Design } from '../design';
-import { bodySlopes, derivativesOf, linearAero, planformOf, solveLattice, tailVolume, type LinearAero, type Planform } from '../surface';
+import { bodySlopes, derivativesOf, linearAero, momentAbout, planformOf, solveLattice, tailVolume, type LinearAero, type Planform } from '../surface';
 
 /** A surface with its area multiplied, about its root quarter chord, proportions kept. */
 export function scaledSurface(s: Design['surfaces'][number], area: number): Design['surfaces'][number] {
@@ -41,7 +41,7 @@ export function tailForMargin(design: Design, contours: ReadonlyMap<string, Cont
   const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   const r = findRoot((k) => (aeroOf(withArea(design, tail.id, k), contours, shift).neutralX - cgX) / wing.mac - margin, LEAST, MOST, 2e-3, 14);
   if (r.status === 'no-bracket') return null;
-  const t = planformOf(scaledSurface(tail, r.x)), volume = (t.area * (t.macX + 0.25 * t.mac - wing.macX - 0.25 * wing.mac)) / (wing.area * wing.mac);
+  const t = planformOf(scaledSurface(tail, r.x)), { volume } = tailVolume(wing, t, false);
   return { surface: tail.id, factor: r.x, area: t.area, volume, sentence: `${tail.name}: ${(100 * (r.x - 1)).toFixed(0)} % ${r.x > 1 ? 'more' : 'on its'} area (tail volume ${volume.toFixed(2)}) gives a static margin of ${(100 * margin).toFixed(0)} % with the CG furthest aft.`.replace('% on its area', '% of its area') };
 }
 
@@ -53,7 +53,7 @@ export function finForStiffness(design: Design, contours: ReadonlyMap<string, Co
   const at = (k: number) => { const d = withArea(design, fin.id, k), sol = solveLattice(d, contours); return derivativesOf(sol, { alpha: 0.05, elevator: 0, x: cgX, z: 0 }, bodySlopes(d, sol)).Cnbeta - wanted; };
   const r = findRoot(at, LEAST, MOST, 5e-3, 12);
   if (r.status === 'no-bracket') return null;
-  const f = planformOf(scaledSurface(fin, r.x)), volume = (f.area * (f.macX + 0.25 * f.mac - wing.macX - 0.25 * wing.mac)) / (wing.area * wing.span);
+  const f = planformOf(scaledSurface(fin, r.x)), { volume } = tailVolume(wing, f, true);
   return { surface: fin.id, factor: r.x, area: f.area, volume, sentence: `${fin.name}: area times ${r.x.toFixed(2)} (fin volume ${volume.toFixed(3)}) gives Cnβ ${wanted.toFixed(2)}.` };
 }
 
@@ -63,9 +63,8 @@ export function decalageFor(design: Design, contours: ReadonlyMap<string, Contou
   if (!stab) return null;
   const cmAt = (incidence: number): number => {
     const d = { ...design, surfaces: design.surfaces.map((s) => (s.id === stab.id ? { ...s, incidence } : s)) };
-    const a = linearAero(solveLattice(d, contours), body, 0), c = a.sol.coefficients;
-    const alpha = (cl - c.cl0) / c.clAlpha, arm = (cgX - a.sol.refX) / a.sol.refChord;
-    return c.cm0 + a.cmAlpha * alpha + arm * cl;
+    const a = linearAero(solveLattice(d, contours), body, 0), c = a.sol.coefficients, m = momentAbout(a, cgX);
+    return m.zero + (m.slope * (cl - c.cl0)) / c.clAlpha;
   };
   // linear in incidence: two solutions tell all
   const a = cmAt(stab.incidence), b = cmAt(stab.incidence + 0.02);

@@ -4,5 +4,5 @@ export { measuresOf } from './made';
 export type { Measures } from './made';
 export { growthOf } from './growth';
 export type { Growth, GroupGrowth } from './growth';
-export { flyingStates, massForCg, placeForCg, solveBalance, whatIf } from './solveBalance';
+export { changesOf, flyingStates, massForCg, placeForCg, solveBalance, whatIf } from './solveBalance';
 export type { Ballast, BalanceProposal, CgLimits, Move, WhatIf } from './solveBalance';

@@ -81,6 +81,23 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
   return { status: 'ballast', moves, ballast: { mass, x, place }, sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(0)} g of ballast in the ${place}.` };
 }
 
+/** A proposal as changes of the design: places to half a millimetre, boxes turned, ballast as an item that grows when it is there already. */
+export function changesOf(design: Design, proposal: BalanceProposal): { path: string; value: unknown }[] {
+  const changes: { path: string; value: unknown }[] = [];
+  for (const m of proposal.moves) {
+    const box = design.items.find((q) => q.id === m.item)?.box;
+    changes.push({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 });
+    if (m.across && box) changes.push({ path: `items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } });
+  }
+  const b = proposal.ballast;
+  if (!b) return changes;
+  const id = `ballast-${b.place}`, was = design.items.find((i) => i.id === id);
+  const mass = b.mass + (was ? was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0) : 0);
+  const item: Item = { id, name: `Ballast, ${b.place}`, group: 'other', planned: { kind: 'mass', mass: Math.ceil(mass * 1000) / 1000 }, basis: 'calculated', spread: 0.02, weighed: null, x: b.x, y: 0, z: 0, inWing: false, movable: null };
+  // the list with the ballast first, then the moves into it
+  return [{ path: 'items', value: was ? design.items.map((i) => (i.id === id ? item : i)) : [...design.items, item] }, ...changes];
+}
+
 /** Where one item must sit for the CG of a loading to come to `cgX`; null when the item has no mass. */
 export function placeForCg(design: Design, itemId: string, loadingId: string, cgX: number, growth = 1): number | null {
   const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];

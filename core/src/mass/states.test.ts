@@ -1,8 +1,8 @@
 /** States, calculated masses, scales, growth and what-if: closed forms, statics and check values of the trade. */
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument } from '../demo';
-import type { Design, Item } from '../design';
-import { cgFromScales, cgPath, growthOf, itemPoints, loadedState, massForCg, massState, measuresOf, plannedItem, solveBalance, whatIf } from './index';
+import { setPath, type Design, type Item } from '../design';
+import { cgFromScales, changesOf, cgPath, growthOf, itemPoints, loadedState, massForCg, massState, measuresOf, plannedItem, solveBalance, whatIf } from './index';
 
 const { design } = bitternDocument();
 const item = (id: string, mass: number, x: number, more: Partial<Item> = {}): Item => ({ ...design.items[6], id, name: id, group: 'other', planned: { kind: 'mass', mass }, weighed: null, x, y: 0, z: 0, inWing: false, movable: null, ...more });
@@ -87,6 +87,13 @@ describe('balance solver', () => {
     const d = line([item('fixed', 1, 0.5)]), p = solveBalance(d, { forward: 0.3, aft: 0.45 }, 1, 0);
     expect(p.status).toBe('ballast');
     if (p.status === 'ballast') expect((0.5 + p.ballast.mass * p.ballast.x) / (1 + p.ballast.mass)).toBeCloseTo(0.45, 9);
+  });
+  it('a proposal applied by its changes balances the aircraft, moves and ballast together', () => {
+    const d = line([item('fixed', 1, 0.5), item('pack', 0.1, 0.3, { movable: { from: 0.2, to: 0.4 } })]), limits = { forward: 0.3, aft: 0.44 }, p = solveBalance(d, limits, 1, 0);
+    expect(p.status).toBe('ballast');
+    const after = changesOf(d, p).reduce((q, c) => setPath(q, c.path, c.value), d);
+    expect(after.items.some((i) => i.id === 'ballast-nose')).toBe(true);
+    expect(solveBalance(after, { ...limits, aft: 0.4405 }, 1, 0).status).toBe('inside');
   });
   it('a spread wider than the limits is a conflict, and a hover state does not count', () => {
     const wide = { ...line([item('fixed', 1, 0.4), item('load', 1, 0.4)], [{ id: 'a', name: 'a', count: 0 }, { id: 'b', name: 'b', count: 0 }]), };

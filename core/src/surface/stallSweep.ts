@@ -5,7 +5,7 @@
 import { clamp } from '../numeric';
 import type { Design } from '../design';
 import { forcesOf, type Motion } from './forces';
-import type { LinearAero } from './trim';
+import { momentAbout, type LinearAero } from './trim';
 import { solveCoupled, type CoupledFlow, type CoupledStrips, type StripSections } from './viscousStrips';
 
 const DEG = Math.PI / 180;
@@ -36,9 +36,8 @@ interface Task { coupled: CoupledStrips; sections: StripSections; design: Pick<D
 
 /** Elevator [rad] that trims the lattice at an angle of attack; 0 without one. */
 function elevatorFor(aero: LinearAero, alpha: number, x: number): number {
-  const c = aero.sol.coefficients, arm = (x - aero.sol.refX) / aero.sol.refChord;
-  const control = c.cmElevator + arm * c.clElevator;
-  return Math.abs(control) < 1e-6 ? 0 : clamp(-(c.cm0 + aero.cmAlpha * alpha + arm * (c.cl0 + c.clAlpha * alpha)) / control, -0.6, 0.6);
+  const m = momentAbout(aero, x);
+  return Math.abs(m.control) < 1e-6 ? 0 : clamp(-(m.zero + m.slope * alpha) / m.control, -0.6, 0.6);
 }
 
 /** Angle of roll control that balances a motion, within its throw. */

@@ -21,15 +21,19 @@ export function linearAero(sol: LatticeSolution, bodySlope: number, shift: numbe
   return { sol, cmAlpha, neutralX: sol.refX - (cmAlpha / c.clAlpha) * sol.refChord };
 }
 
+/** Moment about a CG at cgX [m] with the controls in line: at no angle of attack, per rad of it, and per rad of pitch control. */
+export function momentAbout(aero: LinearAero, cgX: number): { zero: number; slope: number; control: number } {
+  const c = aero.sol.coefficients, arm = (cgX - aero.sol.refX) / aero.sol.refChord;
+  return { zero: c.cm0 + arm * c.cl0, slope: aero.cmAlpha + arm * c.clAlpha, control: c.cmElevator + arm * c.clElevator };
+}
+
 export interface TrimState { alpha: number; elevator: number; status: 'trimmed' | 'no-control' }
 
 /** Angle of attack and elevator [rad] for lift coefficient cl with the CG at cgX [m], thrust moment cmThrust. */
 export function solveTrim(aero: LinearAero, cl: number, cgX: number, cmThrust = 0): TrimState {
-  const c = aero.sol.coefficients;
-  const arm = (cgX - aero.sol.refX) / aero.sol.refChord;
-  const a11 = c.clAlpha, a12 = c.clElevator;
-  const a21 = aero.cmAlpha + arm * c.clAlpha, a22 = c.cmElevator + arm * c.clElevator;
-  const b1 = cl - c.cl0, b2 = -(c.cm0 + arm * c.cl0) - cmThrust;
+  const c = aero.sol.coefficients, m = momentAbout(aero, cgX);
+  const a11 = c.clAlpha, a12 = c.clElevator, a21 = m.slope, a22 = m.control;
+  const b1 = cl - c.cl0, b2 = -m.zero - cmThrust;
   const det = a11 * a22 - a12 * a21;
   if (!(Math.abs(det) > 1e-6)) return { alpha: b1 / a11, elevator: 0, status: 'no-control' };
   return { alpha: (b1 * a22 - a12 * b2) / det, elevator: (a11 * b2 - b1 * a21) / det, status: 'trimmed' };
