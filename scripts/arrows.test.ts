@@ -12,7 +12,7 @@ const importsOf = (file: string): string[] => [...readFileSync(join(root, file),
 
 /** What each package may import of the others. */
 const ALLOWED: Record<string, RegExp> = {
-  core: /^(zod|ml-matrix|mathjs\/number)$/,
+  core: /^(zod|ml-matrix|suncalc|mathjs\/number)$/,
   formats: /^(zod|papaparse|clipper-lib|jspdf|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
   devices: /^@skiametra\/core\/\w+$/,
   cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats|devices))$/,

@@ -3,6 +3,7 @@ import { asc, eq } from 'drizzle-orm';
 import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile } from '@skiametra/core/design';
 import type { Db } from './connection';
 import { airframes, logs, measurements, projects, tests, versions } from './schema';
+import { present } from './store';
 
 /** Stores a checked file as a new project; all of it or nothing. @returns ids of the project and its newest version */
 export async function importProject(db: Db, file: ProjectFile, demo = false): Promise<{ projectId: number; versionId: number }> {
@@ -51,7 +52,7 @@ export async function exportProject(db: Db, projectId: number): Promise<ProjectF
       format: FILE_FORMAT,
       schemaVersion: SCHEMA_VERSION,
       project: { name: project.name, aircraft: project.aircraft },
-      versions: vs.map((v) => ({ key: vKey.get(v.id)!, name: v.name, parent: v.parentId === null ? null : vKey.get(v.parentId) ?? null, reason: v.reason, document: { ...v.document, calibration: { ...v.document.calibration, from: v.document.calibration.from.map((k) => tKey.get(k) ?? k) } } })),
+      versions: vs.map((row) => ({ ...row, document: present(row.document) })).map((v) => ({ key: vKey.get(v.id)!, name: v.name, parent: v.parentId === null ? null : vKey.get(v.parentId) ?? null, reason: v.reason, document: { ...v.document, calibration: { ...v.document.calibration, from: v.document.calibration.from.map((k) => tKey.get(k) ?? k) } } })),
       airframes: as.map((a) => ({ key: aKey.get(a.id)!, name: a.name, version: vKey.get(a.versionId)!, note: a.note })),
       tests: ts.map(({ tests: t, logs: l }) => ({ key: tKey.get(String(t.id))!, version: vKey.get(t.versionId)!, airframe: t.airframeId === null ? null : aKey.get(t.airframeId)!, body: { ...t.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null } })),
     };

@@ -1,6 +1,6 @@
 /** Reading and saving. Every save names the revision it was made from; a save from an older one is refused with what is there now. */
 import { and, asc, desc, eq, lt } from 'drizzle-orm';
-import { SCHEMA_VERSION, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import { SCHEMA_VERSION, upgradeDocument, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import type { Db } from './connection';
 import { airframes, logs, measurements, people, projects, revisions, tests, versions } from './schema';
 
@@ -13,6 +13,9 @@ export interface WorkspaceData {
   airframes: { id: number; name: string; versionId: number }[];
 }
 
+/** A stored document in its present form. */
+export const present = (document: DesignDocument) => upgradeDocument(document) as DesignDocument;
+
 /** Everything one workspace needs; null when there is no such project. */
 export async function loadWorkspace(db: Db, projectId: number): Promise<WorkspaceData | null> {
   const [project] = await db.select({ id: projects.id, name: projects.name, aircraft: projects.aircraft }).from(projects).where(eq(projects.id, projectId));
@@ -22,7 +25,7 @@ export async function loadWorkspace(db: Db, projectId: number): Promise<Workspac
   const frames = await db.select({ id: airframes.id, name: airframes.name, versionId: airframes.versionId }).from(airframes).where(eq(airframes.projectId, projectId));
   return {
     project,
-    versions: vs.map((v) => ({ id: v.id, name: v.name, parentId: v.parentId, reason: v.reason, updatedAt: v.updatedAt.toISOString(), document: v.document, revision: v.revision })),
+    versions: vs.map((v) => ({ id: v.id, name: v.name, parentId: v.parentId, reason: v.reason, updatedAt: v.updatedAt.toISOString(), document: present(v.document), revision: v.revision })),
     tests: ts.map(({ tests: t, logs: l }) => ({ id: String(t.id), versionId: t.versionId, airframeId: t.airframeId, revision: t.revision, body: { ...t.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null } })),
     airframes: frames,
   };
@@ -37,7 +40,7 @@ export async function saveVersion(db: Db, versionId: number, base: number, docum
   return db.transaction(async (tx) => {
     const [row] = await tx.select({ revision: versions.revision, document: versions.document }).from(versions).where(eq(versions.id, versionId)).for('update');
     if (!row) return { status: 'gone' as const };
-    if (row.revision !== base) return { status: 'conflict' as const, revision: row.revision, theirs: row.document };
+    if (row.revision !== base) return { status: 'conflict' as const, revision: row.revision, theirs: present(row.document) };
     await tx.insert(revisions).values({ versionId, revision: row.revision, document: row.document, savedBy: person }).onConflictDoNothing();
     await tx.delete(revisions).where(and(eq(revisions.versionId, versionId), lt(revisions.revision, row.revision - KEEP_REVISIONS)));
     await tx.update(versions).set({ document, schemaVersion: SCHEMA_VERSION, revision: row.revision + 1, updatedAt: new Date() }).where(eq(versions.id, versionId));
@@ -100,7 +103,7 @@ export async function listProjects(db: Db): Promise<ProjectCard[]> {
     const vs = await db.select().from(versions).where(eq(versions.projectId, p.id)).orderBy(asc(versions.id));
     const ts = await db.select({ id: tests.id }).from(tests).where(eq(tests.projectId, p.id));
     const v = vs[vs.length - 1];
-    return { id: p.id, name: p.name, aircraft: p.aircraft, demo: p.demo, versions: vs.length, testCount: ts.length, newest: v ? { id: v.id, name: v.name, parentId: v.parentId, reason: v.reason, updatedAt: v.updatedAt.toISOString(), document: v.document, revision: v.revision } : null };
+    return { id: p.id, name: p.name, aircraft: p.aircraft, demo: p.demo, versions: vs.length, testCount: ts.length, newest: v ? { id: v.id, name: v.name, parentId: v.parentId, reason: v.reason, updatedAt: v.updatedAt.toISOString(), document: present(v.document), revision: v.revision } : null };
   }));
 }
 

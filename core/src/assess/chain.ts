@@ -9,7 +9,7 @@ import { thrustMoment } from '../layout';
 import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
-import { buildDrive, lipoOpenCircuit, MEAN_SOC, operate, operateForThrust, type Drive } from '../power';
+import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, type Drive } from '../power';
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
@@ -60,7 +60,7 @@ function driveValues(prep: Prepared, drive: Drive, v: Values): void {
   v['staticPower@all'] = still.power;
   v['packVoltage@all'] = still.voltage;
   v['tipMach@all'] = (still.omega * drive.curve.size.diameter) / 2 / air.soundSpeed;
-  v['usableEnergy@all'] = drive.charge * drive.series * lipoOpenCircuit(MEAN_SOC);
+  v['usableEnergy@all'] = drive.charge * packVolts(drive, MEAN_SOC);
 }
 
 /** The laps of one loading: speed at the lap throttle, turns, window, energy. */
@@ -211,7 +211,7 @@ function poweredValues(step: RunStep & { drive: Drive }, loading: Loading, model
 export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factors): ChainResult {
   const r: ChainResult = { values: {}, curves: {}, remarks: {} };
   const aero = linearAero(prep.lattice, prep.bodySlope, f.neutralPoint - 1);
-  const drive = design.power.unpowered ? null : buildDrive(design.power, prep.air.density, f);
+  const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;
   designValues(design, prep, f, aero, drive, r.values);
   const thrustCurve = (throttle: number) => {
     if (!drive) return () => 0;

@@ -5,6 +5,7 @@
 import { airAt, G0, type Air } from '../air';
 import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
+import { thrusterOf, type PropellerCurve } from '../power';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
 import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
@@ -38,6 +39,7 @@ export interface Prepared {
   /** side force and yawing moment by sideslip about the lattice's reference point */ yaw: { CYbeta: number; Cnbeta: number };
   /** the stall with decambered strips in the heaviest state that flies */ stall: StallStep;
   /** by loading id */ dragTables: Map<string, DragTable>;
+  /** coefficients of the propeller or fan; null where no electric motor is fitted */ thruster: PropellerCurve | null;
 }
 
 /** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
@@ -108,7 +110,14 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     const cgX = Math.round(loadedState(design, l, 'best', 1).x * 500) / 500;
     dragTables.set(l.id, cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null], () => buildDragTable(design, aero, cgX, polars, air, l)));
   }
-  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables };
+  const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
+  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster };
+}
+
+/** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */
+export function thrusterFor(power: Pick<Design['power'], 'propeller' | 'fan'>, cache: StepCache): PropellerCurve {
+  const { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = power.propeller;
+  return cached(cache, 'thruster', [blades, power.fan ?? null], () => thrusterOf(power));
 }
 
 /** What the coupled sweep usually carries past the critical section. */

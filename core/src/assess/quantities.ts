@@ -21,7 +21,7 @@ type Row = [id: string, name: string, kind: KindName, scope: 'all' | 'loading', 
 const VLM = 'Vortex lattice, 16 × 4 panels a half wing (Katz and Plotkin, Low-Speed Aerodynamics)';
 const COUPLED = 'Vortex lattice with every strip at its section’s lift (decambering, Mukherjee and Gopalarathnam 2006)';
 const LEVEL = 'Anderson, Introduction to Flight, ch. 6, on the trimmed drag and the full-throttle thrust';
-const MOTOR = 'Three-constant motor, sagging pack, generic propeller curves, at half charge';
+const MOTOR = 'Blade elements with momentum for the propeller, three-constant motor, sagging pack, at half charge';
 const BEAM = 'Beam under elliptic lift less the weight of the wing (Roark)';
 
 const ROWS: Row[] = [

@@ -2,7 +2,7 @@
  * The demo: the Fenland Relay, an invented student contest, and the aircraft Bittern.
  * All figures are made up. SI and radians.
  */
-import { priorCalibration, type Brief, type Design, type DesignDocument } from '../design';
+import { priorCalibration, SCHEMA_VERSION, type Brief, type Design, type DesignDocument } from '../design';
 
 const DEG = Math.PI / 180;
 const MAH = 3.6;
@@ -132,5 +132,5 @@ const design: Design = {
 
 /** The Bittern as first drawn: version 1 of the demo. A fresh copy each call. */
 export function bitternDocument(): DesignDocument {
-  return structuredClone({ schemaVersion: 1 as const, brief, design, calibration: priorCalibration() });
+  return structuredClone({ schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION, brief, design, calibration: priorCalibration() });
 }

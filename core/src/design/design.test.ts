@@ -40,6 +40,21 @@ describe('project files', () => {
   it('the published JSON Schema is the one of this code', () => expect(JSON.parse(readFileSync(new URL('../../../docs/project.schema.json', import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(projectJsonSchema()))));
 });
 
+describe('older files', () => {
+  /** Schema 1 had ten calibration factors: the propeller's torque was not one of them. */
+  const old = (doc: DesignDocument) => ({ ...doc, schemaVersion: 1, calibration: { ...doc.calibration, mean: doc.calibration.mean.slice(0, 10), covariance: doc.calibration.covariance.slice(0, 10).map((r) => r.slice(0, 10)) } });
+  it('a document of schema 1 gains the torque factor at its usual spread', () => {
+    const r = readDocument(old(bitternDocument()));
+    expect(r.status === 'ok' && r.value).toEqual(bitternDocument());
+  });
+  it('so does every version of a project file', () => {
+    const file = bitternProject();
+    const r = readProjectFile({ ...file, schemaVersion: 1, versions: file.versions.map((v) => ({ ...v, document: old(v.document) })) });
+    expect(r.status === 'ok' && r.value).toEqual(file);
+  });
+  it('a cut calibration is refused in a sentence, not guessed', () => expect(message({ ...old(bitternDocument()), calibration: { mean: [1], covariance: [], from: [] } })).toMatch(/calibration/));
+});
+
 describe('paths, merge, changes', () => {
   it('sets by id and by index without touching the old document', () => {
     const doc = bitternDocument();

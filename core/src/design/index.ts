@@ -12,3 +12,6 @@ export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';
 export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
+export { PHASE_KINDS, coefficientsSchema } from './powerSchema';
+export type { Phase, Swap } from './powerSchema';
+export { upgradeDocument } from './upgrades';

@@ -5,7 +5,7 @@
 import type { z } from 'zod';
 import { FILE_FORMAT, projectFileSchema, type ProjectFile } from './project';
 import { SCHEMA_VERSION, documentSchema, type DesignDocument } from './schema';
-import { upgradeProjectFile } from './upgrades';
+import { upgradeDocument, upgradeProjectFile } from './upgrades';
 
 export type ReadResult<T> = { status: 'ok'; value: T } | { status: 'error'; message: string };
 
@@ -52,6 +52,10 @@ export function referenceProblems(doc: DesignDocument): string[] {
   for (const i of d.items) if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part)) out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
   for (const l of d.loadings) for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]) if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);
   for (const b of [...(d.built ?? []), ...(d.halves ?? [])]) if (!surfaces.has(b.surface)) out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
+  for (const p of d.phases ?? []) if (!loadings.has(p.loading)) out.push(`phase “${p.name}” names a loading “${p.loading}” that does not exist`);
+  distinct('parts of the swap set', (d.swaps ?? []).map((s) => s.id));
+  const feeds = distinct('parts of the supply', (d.power.supply ?? []).map((s) => s.id));
+  for (const p of d.power.supply ?? []) for (const f of p.feeds) if (!feeds.has(f)) out.push(`“${p.name}” is fed by “${f}”, which does not exist`);
   for (const m of doc.brief.missions) if (m.loading !== 'each' && !loadings.has(m.loading)) out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
   for (const s of d.scale) if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
   if (d.surfaces.filter((s) => s.role === 'wing').length !== 1) out.push('there must be exactly one surface with the role wing');
@@ -60,7 +64,7 @@ export function referenceProblems(doc: DesignDocument): string[] {
 
 /** A design document from unknown data. */
 export function readDocument(data: unknown): ReadResult<DesignDocument> {
-  const parsed = documentSchema.safeParse(data);
+  const parsed = documentSchema.safeParse(upgradeDocument(data));
   if (!parsed.success) return fail(withoutMarks(sentenceOf(parsed.error)));
   const problems = referenceProblems(parsed.data);
   return problems.length ? fail(`${problems[0]}.`) : { status: 'ok', value: parsed.data };

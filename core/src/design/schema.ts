@@ -5,9 +5,10 @@
  */
 import { z } from 'zod';
 import { bodySchema, boxSchema, builtSchema, dragSourceSchema, halfMassSchema, limitsSchema, podSchema, referenceSchema, rotorSchema, stateFields, wheelSchema } from './layoutSchema';
+import { claimsSchema, phasesSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -223,20 +224,10 @@ export const designSchema = z.strictObject({
   loadings: z.array(loadingSchema).min(1).max(40),
   /** the whole aircraft on the scale, as built */
   scale: z.array(z.strictObject({ id, loading: id, mass: above(500), cgX: finite.nullable(), note: label, /** readings of two or three scales, each under a point of the aircraft */ readings: z.array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) })).min(2).max(3).optional() })).max(40),
-  power: z.strictObject({
-    /** a glider: no motor is fitted and the rest of this part is asleep */ unpowered: z.boolean().optional(),
-    battery: z.strictObject({
-      series: z.int().min(1).max(14), parallel: z.int().min(1).max(10),
-      /** of the whole pack [A s] */ capacity: above(1e6),
-      /** of one cell [ohm] */ cellResistance: between(0.0001, 1),
-      /** largest current as a multiple of capacity per hour */ maxC: above(200),
-      /** share of the charge that may be used */ usable: between(0.05, 1),
-    }),
-    esc: z.strictObject({ resistance: between(0, 1), maxCurrent: above(1000) }),
-    motor: z.strictObject({ kv: above(2000), resistance: between(0.0005, 5), noLoadCurrent: between(0, 50), maxCurrent: above(1000) }),
-    propeller: z.strictObject({ diameter: above(3), pitch: above(3), blades: z.int().min(2).max(4), x: between(-5, 10), z: between(-5, 5), /** thrust line nose down, and to the right [rad] */ downThrust: between(-0.3, 0.3).optional(), sideThrust: between(-0.3, 0.3).optional() }),
-    avionicsCurrent: between(0, 50),
-  }),
+  power: powerSchema,
+  swaps: swapsSchema.optional(),
+  phases: phasesSchema.optional(),
+  claims: claimsSchema.optional(),
   structure: z.strictObject({
     spar: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('tube'), outer: above(0.5), wall: above(0.1), material: id }),
@@ -264,7 +255,7 @@ export type Design = z.infer<typeof designSchema>;
 
 // ---- calibration -------------------------------------------------------------------------------
 /** Fixed order of the calibration vector; covariance rows follow it. */
-export const FACTOR_IDS = ['dragArea', 'induced', 'thrust', 'electricalLoss', 'capacity', 'clMax', 'neutralPoint', 'stiffness', 'strength', 'massGrowth'] as const;
+export const FACTOR_IDS = ['dragArea', 'induced', 'thrust', 'electricalLoss', 'capacity', 'clMax', 'neutralPoint', 'stiffness', 'strength', 'massGrowth', 'torque'] as const;
 export type FactorId = (typeof FACTOR_IDS)[number];
 
 export const calibrationSchema = z.strictObject({

@@ -4,7 +4,7 @@
  */
 import { createStore } from 'zustand/vanilla';
 import type { Ledger } from '@skiametra/core/assess';
-import { mergeThreeWay, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import { mergeThreeWay, upgradeDocument, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import type { UnitSystem } from '@skiametra/core/units';
 import { saveTestAction, saveVersionAction } from '../../server/actions';
 import type { Person, TestRow, VersionHead, WorkspaceData } from '../../server/store';
@@ -198,7 +198,7 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
             const d = draft.tests.find((x) => x.id === t.id);
             return d ? { ...t, body: d.body } : t;
           });
-          const checked = reduceContent(c, { type: 'replace', content: { document: draft.document, tests } });
+          const checked = reduceContent(c, { type: 'replace', content: { document: upgradeDocument(draft.document) as DesignDocument, tests } });
           if (checked.status === 'ok') {
             const revs = new Map(get().saved.tests);
             for (const [k, rev] of draft.testRevisions) { const t = revs.get(k); if (t) revs.set(k, { ...t, revision: rev }); }
