@@ -14,8 +14,8 @@ const importsOf = (file: string): string[] => [...readFileSync(join(root, file),
 const ALLOWED: Record<string, RegExp> = {
   core: /^(zod|ml-matrix|suncalc|mathjs\/number)$/,
   formats: /^(zod|papaparse|clipper-lib|jspdf|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
-  devices: /^@skiametra\/core\/\w+$/,
-  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats|devices))$/,
+  devices: /^(node:net|@skiametra\/core\/\w+)$/,
+  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats|devices(?:\/stand)?))$/,
 };
 
 export function wrongArrows(pkg: string, list: { file: string; imports: string[] }[]): string[] {

@@ -6,23 +6,12 @@
 import { assess, entryOf } from '@skiametra/core/assess';
 import { FACTOR_IDS, priorCalibration, type DesignDocument, type FactorId, type LogRow } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
+import { normalFrom } from './random';
 
 export type Truth = Partial<Record<FactorId, number>>;
 
 /** The demo aircraft as it really is: draggier, a little less thrust, balance as drawn. */
 export const DEMO_TRUTH: Truth = { dragArea: 1.17, thrust: 0.95, electricalLoss: 1.12, capacity: 0.96, clMax: 0.95, neutralPoint: 0.985 };
-
-/** Small fixed-seed generator (mulberry32) and a normal deviate from it. */
-function randomFrom(seed: number): () => number {
-  let a = seed >>> 0;
-  const unit = () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-  return () => Math.sqrt(-2 * Math.log(unit() + 1e-12)) * Math.cos(2 * Math.PI * unit());
-}
 
 export interface LoggedFlight { rows: LogRow[]; truth: { groundRun: number; lapTime: number; lapSpeed: number; laps: number } }
 
@@ -42,7 +31,7 @@ export function logFlight(doc: DesignDocument, loading: string, laps: number, se
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });
   const at = (id: string) => entryOf(ledger, id, loading)!.value;
-  const noise = randomFrom(seed);
+  const noise = normalFrom(seed);
   const { course, site } = doc.brief;
   const V = at('lapSpeed'), volts = at('packVoltage');
   const straightAmps = at('lapCurrent');

@@ -5,3 +5,5 @@ export type { CsvResult } from './flightCsv';
 export { parseProjectJson, writeProjectJson, MAX_PROJECT_BYTES } from './projectJson';
 export { parsePolarCsv } from './polarCsv';
 export type { PolarCsvPoint, PolarCsvResult } from './polarCsv';
+export { MAX_BENCH_BYTES, parseBenchCsv, parseCoefficientCsv, writeBenchCsv } from './benchCsv';
+export type { BenchCsvResult, CoefficientCsvResult } from './benchCsv';

@@ -13,6 +13,7 @@ import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, type Drive 
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
+import { hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
 import type { Prepared } from './prepare';
 
 export type Values = Record<string, number>;
@@ -114,10 +115,10 @@ function roughSections(design: Design, prep: Prepared, reynoldsOf: (chord: numbe
 }
 
 /** What one run shares between its loadings. */
-interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive | null; thrust: (v: number) => number; lapThrust: (v: number) => number }
+interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive | null; lifting: Drive | null; thrust: (v: number) => number; lapThrust: (v: number) => number }
 
 function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
-  const { design, prep, f, aero, drive, thrust } = step;
+  const { design, prep, f, aero, drive, lifting, thrust } = step;
   const { air, wing } = prep;
   const v = r.values;
   const put = (id: string, x: number, remark?: string) => {
@@ -148,7 +149,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
   // the sweep with sections coupled in carries a little past the critical section
   limit = { ...limit, clMax: limit.clMax * prep.stall.ratio };
-  put('clMax', limit.clMax, roughSections(design, prep, (c) => (10 * c) / nu));
+  put('clMax', limit.clMax, roughSections(design, prep, (c) => (10 * prep.pace * c) / nu));
   put('stallEta', limit.eta);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
 
@@ -172,6 +173,8 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     put('lapSpeed', gl.speed, 'No motor: the speed of the best glide.');
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
+  if (design.power.rubber) rubberValues(design, prep, f, loading, state.mass, table, put);
+  if (lifting && loading.hover) hoverValues(design, lifting, state.mass, put);
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
   put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x, thrustMoment(design, pull, q, wing.area, wing.mac, { x: state.x, z: state.z }).cm).elevator);
@@ -184,7 +187,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
   r.curves[`sparMoment@${loading.id}`] = spar.moment;
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
-  const flown = (f: (s: number) => number) => CURVE_SPEEDS.map((s) => (s < 0.85 * vs ? NaN : f(s)));
+  const flown = (f: (s: number) => number) => CURVE_SPEEDS.map((k) => k * prep.pace).map((s) => (s < 0.85 * vs ? NaN : f(s)));
   r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
   if (drive) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
 }
@@ -220,16 +223,18 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
   };
   const thrust = thrustCurve(1), lapThrust = thrustCurve(design.flight.lapThrottle);
   if (drive) {
-    r.curves['thrust@all'] = CURVE_SPEEDS.map(thrust);
-    r.curves['lapThrust@all'] = CURVE_SPEEDS.map(lapThrust);
+    r.curves['thrust@all'] = CURVE_SPEEDS.map((s) => thrust(s * prep.pace));
+    r.curves['lapThrust@all'] = CURVE_SPEEDS.map((s) => lapThrust(s * prep.pace));
   }
-  for (const l of design.loadings) loadingValues({ brief, design, prep, f, aero, drive, thrust, lapThrust }, l, r);
+  const lifting = liftDrive(design, prep.air.density, f, prep.lifter, drive);
+  if (design.power.rubber) rubberDesignValues(design, r.values);
+  for (const l of design.loadings) loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;
-  const q = 0.5 * prep.air.density * 14 * 14;
-  const d = dragAt(table, 14, 0.4 * q * prep.wing.area, prep.air.density, f);
+  const steady = 14 * prep.pace, q = 0.5 * prep.air.density * steady * steady;
+  const d = dragAt(table, steady, 0.4 * q * prep.wing.area, prep.air.density, f);
   r.values['dragArea@all'] = (d.parasite + d.profile) / q;
-  const ref = surfaceDrag(aero, 0.6, r.values[`cgX@${first}`], prep.polars, (c) => (14 * c) / (prep.air.viscosity / prep.air.density));
+  const ref = surfaceDrag(aero, 0.6, r.values[`cgX@${first}`], prep.polars, (c) => (steady * c) / (prep.air.viscosity / prep.air.density));
   r.values['spanEfficiency@all'] = 0.36 / (Math.PI * prep.wing.aspectRatio * ref.induced * f.induced);
   return r;
 }

@@ -9,7 +9,7 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
   const out: LedgerCurve[] = [];
   const speedCurve = (key: string, yKind: KindName = 'force') => {
     const [id, state] = key.split('@');
-    const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i], y }));
+    const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i] * prep.pace, y }));
     out.push({ id, state, xKind: 'speed', yKind, x: keep.map((p) => p.x), y: keep.map((p) => p.y), sigma: null });
   };
   for (const key of ['thrust@all', 'lapThrust@all']) if (run.curves[key]) speedCurve(key);

@@ -1,7 +1,7 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
 import { changesOf, solveBalance } from '../mass';
-import { PITCH_RATIO_RANGE } from '../power';
+import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport } from '../power';
 import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
@@ -41,20 +41,44 @@ function structureFindings(design: Design, ledger: Ledger, add: Add): void {
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
   if (design.power.unpowered) return;
-  const { battery, esc, motor, propeller } = design.power;
+  const { esc, motor, propeller } = design.power;
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
-  const pack = (battery.capacity / 3600) * battery.maxC;
-  for (const [name, limit] of [['motor', motor.maxCurrent], ['controller', esc.maxCurrent], ['pack', pack]] as const) {
-    if (amps > limit) add('power', 'stop', 'all', `Full throttle draws ${amps.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`);
-    else if (amps > 0.85 * limit) add('power', 'look', 'all', `Full throttle draws ${amps.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`);
+  const each = (amps - design.power.avionicsCurrent) / (design.power.arrangement?.count ?? 1);
+  for (const [name, drawn, limit] of [['motor', each, motor.maxCurrent], ['controller', each, esc.maxCurrent], ['pack', amps, packInUse(design.power).maxCurrent]] as const) {
+    if (drawn > limit) add('power', 'stop', 'all', `Full throttle draws ${drawn.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`);
+    else if (drawn > 0.85 * limit) add('power', 'look', 'all', `Full throttle draws ${drawn.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`);
   }
   const ratio = propeller.pitch / propeller.diameter;
-  if (!(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; the generic curves were fitted from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
+  if (!design.power.fan && !propeller.table && !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
   if (entryOf(ledger, 'tipMach', 'all')!.value > 0.65) add('power', 'look', 'all', 'The propeller tip passes Mach 0.65 at full throttle: noise and loss.');
   for (const l of design.loadings) {
     const run = entryOf(ledger, 'groundRun', l.id)!.value;
     if (run > brief.site.stripLength) { add('flight', 'look', l.id, `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`); break; }
   }
+}
+
+/** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
+function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
+  const { second, battery, supply, rubber } = design.power;
+  if (second) { const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined); if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason); }
+  if (supply) {
+    const r = supplyReport(supply, battery.chemistry), shared = r.lines.filter((l) => l.single && l.lost.length > 0);
+    if (shared.length) add('power', 'look', 'all', `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}): a separate receiver supply takes it off. ${shared[shared.length - 1].sentence ?? ''}`.trim());
+    for (const l of r.lines) if (l.used !== null && l.used > 1) add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
+    for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.sentence);
+  }
+  for (const l of design.loadings) {
+    const m = entryOf(ledger, 'hoverMargin', l.id);
+    if (m && m.state === l.id && m.value < 2) add('power', m.value < 1.5 ? 'stop' : 'look', l.id, `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; 1.5 is the least, 2 is wanted.`);
+  }
+  if (rubber) {
+    const item = design.items.find((i) => /rubber/i.test(i.name)), mass = rubberMotor(rubber).mass, listed = item && (item.weighed ?? (item.planned.kind === 'mass' ? item.planned.mass : null));
+    const fix = item ? { label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`, changes: [{ path: `items.${item.id}.planned`, value: { kind: 'mass', mass } }, { path: `items.${item.id}.weighed`, value: null }] } : null;
+    if (listed == null) add('power', 'look', 'all', `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`);
+    else if (Math.abs(listed - mass) > 0.08 * mass) add('power', 'look', 'all', `The mass list says ${(listed * 1000).toFixed(2)} g of rubber; strip, strands and length make ${(mass * 1000).toFixed(2)} g.`, fix);
+  }
+  const propeller = (design.swaps ?? []).find((s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s));
+  if (propeller?.kind === 'propeller' && !design.power.propeller.correction) add('power', 'look', 'all', `${propeller.label} has been on the thrust stand, and the design flies it as computed.`, { label: `Fly ${propeller.label} as benched`, changes: [{ path: 'power.propeller.correction', value: propeller.data.correction }] });
 }
 
 function flightFindings(design: Design, ledger: Ledger, add: Add): void {
@@ -80,6 +104,7 @@ export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreEr
   balanceFindings(design, ledger, add);
   structureFindings(design, ledger, add);
   powerFindings(brief, design, ledger, add);
+  wiringFindings(design, ledger, add);
   flightFindings(design, ledger, add);
   for (const e of scoreErrors) add('score', 'look', 'all', e);
   for (const c of checkRequirements(brief, design, ledger)) {

@@ -15,3 +15,7 @@ export { layoutReport } from './layoutReport';
 export type { LayoutReport, StateRow } from './layoutReport';
 export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
+export { powerReport } from './powerReport';
+export type { HoverReport, PowerReport, RubberReport, SpeedRow, SwapRow, ThrottleRow } from './powerReport';
+export { fitSwap, rubberAdvice } from './powerAdvice';
+export type { SwapEffect } from './powerAdvice';

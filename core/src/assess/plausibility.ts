@@ -9,9 +9,9 @@ import { entryOf } from './ledger';
 import { quantityDef } from './quantities';
 
 const USUAL: Record<string, [lo: number, hi: number]> = {
-  wingSpan: [0.15, 6], aspectRatio: [2, 25], meanChord: [0.03, 0.9], tailVolume: [0.25, 1.3], finVolume: [0.012, 0.1],
-  mass: [0.002, 30], wingLoading: [0.2, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
-  stallSpeed: [1.2, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
+  wingSpan: [0.15, 6], aspectRatio: [2, 25], meanChord: [0.03, 0.9], tailVolume: [0.25, 2.2], finVolume: [0.012, 0.1],
+  mass: [0.002, 30], wingLoading: [0.05, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
+  stallSpeed: [0.7, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
   clMax: [0.7, 2.4], tipDeflection: [0, 0.3], lapTime: [4, 600],
 };
 

@@ -5,7 +5,7 @@
 import { airAt, G0, type Air } from '../air';
 import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
-import { thrusterOf, type PropellerCurve } from '../power';
+import { flaringCurves, propellerCurve, thrusterOf, type FlaringCurves, type PropellerCurve } from '../power';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
 import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
@@ -40,6 +40,9 @@ export interface Prepared {
   /** the stall with decambered strips in the heaviest state that flies */ stall: StallStep;
   /** by loading id */ dragTables: Map<string, DragTable>;
   /** coefficients of the propeller or fan; null where no electric motor is fitted */ thruster: PropellerCurve | null;
+  /** of the lift rotors */ lifter: PropellerCurve | null;
+  /** of the rubber motor's propeller */ rubberBlades: FlaringCurves | null;
+  /** speeds of this aircraft over those of a usual one: below 1 for indoor models */ pace: number;
 }
 
 /** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
@@ -47,6 +50,8 @@ export interface StallStep { /** largest lift of the sweep over the critical sec
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
 export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
+/** Below those, for sheets and films only: they cost nothing and indoor models live there. */
+const SHEET_REYNOLDS = [5e3, 1e4, 2e4];
 
 /** What a section of a design is computed from. @throws DomainError naming what is wrong with the shape */
 export function modelOf(section: Pick<Section, 'shape' | 'change'>, n?: number): SectionModel {
@@ -85,7 +90,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     const model = cached(cache, 'contour', inputs, () => modelOf(s, TABLE_POINTS));
     contours.set(s.id, model.outline);
     facts.set(s.id, cached(cache, 'facts', inputs, () => contourFacts(model.outline)));
-    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () => modelPolars(model, POLAR_REYNOLDS));
+    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () => modelPolars(model, model.flow.kind === 'coupled' ? POLAR_REYNOLDS : [...SHEET_REYNOLDS, ...POLAR_REYNOLDS]));
     if (set.polars.length === 0) throw new DomainError('out-of-range', `no flow about section ${s.name} could be found; look at its outline`, { section: s.id });
     polars.set(s.id, set);
   }
@@ -105,13 +110,18 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   // a little mass or a few millimetres do not need a new sweep
   const at = { x: Math.round(heaviest.x * 200) / 200, loading: Number((heaviest.mass / wing.area).toPrecision(3)) };
   const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () => stallStep(design, coupled, aero, polars, air, at));
+  // a usual speed, at a lift coefficient of 0.6; much slower models get tables at their own speeds
+  const usual = Math.sqrt((2 * at.loading * G0) / (air.density * 0.6)), pace = usual < 4 ? usual / 12 : 1;
   const dragTables = new Map<string, DragTable>();
   for (const l of design.loadings) {
     const cgX = Math.round(loadedState(design, l, 'best', 1).x * 500) / 500;
-    dragTables.set(l.id, cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null], () => buildDragTable(design, aero, cgX, polars, air, l)));
+    dragTables.set(l.id, cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null, pace], () => buildDragTable(design, aero, cgX, polars, air, l, pace)));
   }
   const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
-  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster };
+  const { lift, rubber } = design.power;
+  const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
+  const rubberBlades = rubber ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () => flaringCurves(rubber.propeller, usual, rubber.flare)) : null;
+  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, pace };
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */

@@ -22,6 +22,8 @@ const VLM = 'Vortex lattice, 16 × 4 panels a half wing (Katz and Plotkin, Low-S
 const COUPLED = 'Vortex lattice with every strip at its section’s lift (decambering, Mukherjee and Gopalarathnam 2006)';
 const LEVEL = 'Anderson, Introduction to Flight, ch. 6, on the trimmed drag and the full-throttle thrust';
 const MOTOR = 'Blade elements with momentum for the propeller, three-constant motor, sagging pack, at half charge';
+const RUBBER = 'Rubber by section, length and mass; its torque against blade elements with flare, quasi-steady';
+const HOVER = 'Lift motors and rotors by blade elements at the thrust that carries the weight, half charge';
 const BEAM = 'Beam under elliptic lift less the weight of the wing (Roark)';
 
 const ROWS: Row[] = [
@@ -46,6 +48,10 @@ const ROWS: Row[] = [
   ['packVoltage', 'Pack under static load', 'voltage', 'all', 'power', 'open circuit − {staticCurrent} · resistance', MOTOR, 'more'],
   ['usableEnergy', 'Usable energy', 'energy', 'all', 'power', 'capacity · usable share · mean volts', 'Open-circuit volts at half charge', 'more'],
   ['tipMach', 'Propeller tip Mach, static', 'ratio', 'all', 'power', 'π · n · D / a at {staticRpm}', 'Definition', 'less'],
+  ['rubberMass', 'Rubber motor', 'mass', 'all', 'power', 'density · strands · width · thickness · length; it is part of the flying mass', RUBBER],
+  ['breakTurns', 'Turns at breaking', 'count', 'all', 'power', '8.7 · length / √section, or as found by breaking one', RUBBER],
+  ['launchTurns', 'Turns at launch', 'count', 'all', 'power', 'wound share · {breakTurns} − turns let off', RUBBER],
+  ['launchTorque', 'Torque at launch', 'smallMoment', 'all', 'power', 'torque curve at {launchTurns} of {breakTurns}', RUBBER],
   ['stallAngle', 'Stall angle', 'angle', 'all', 'shape', 'angle of attack at the largest lift, heaviest state', COUPLED],
   ['aileronReserve', 'Ailerons answer past the first stall', 'angle', 'all', 'shape', 'angle at which half of the ailerons’ span has stalled − angle at which the wing’s first strip stalls', COUPLED, 'more'],
   ['sparMoment', 'Spar moment at failure', 'moment', 'all', 'structure', 'strength · EI / (E · half depth)', BEAM, 'more'],
@@ -88,6 +94,14 @@ const ROWS: Row[] = [
   ['timedTime', 'Time of the timed laps', 'time', 'loading', 'flight', 'start + count · {lapTime}', 'Level turn', 'less'],
   ['energyLeft', 'Energy left', 'percent', 'loading', 'flight', '1 − (start + {laps} · {lapEnergy}) / {usableEnergy}', MOTOR, 'more'],
   ['endurance', 'Endurance at lap throttle', 'duration', 'loading', 'flight', '(1 − reserve) · usable charge / {lapCurrent}', MOTOR, 'more'],
+  ['flightTime', 'Flight time on rubber', 'time', 'loading', 'flight', 'from the launch with {launchTurns} to the ground, at {mass} with {rubberMass} in it', RUBBER, 'more'],
+  ['peakHeight', 'Greatest height on rubber', 'distance', 'loading', 'flight', '∫ V · (T − D) / W, T from {launchTorque} down', RUBBER],
+  ['propellerRpm', 'Mean propeller rotation', 'rotation', 'loading', 'power', '({launchTurns} − {turnsLeft}) / {flightTime}', RUBBER],
+  ['turnsLeft', 'Turns left at landing', 'count', 'loading', 'power', '{launchTurns} − ∫ rotation', RUBBER],
+  ['hoverPower', 'Hover power', 'power', 'loading', 'power', 'pack power at thrust = {mass} · g', HOVER, 'less'],
+  ['hoverThrottle', 'Hover throttle', 'percent', 'loading', 'power', 'duty, or √ of the thrust share where the controller makes it linear; {hoverMargin}', HOVER, 'less'],
+  ['hoverMargin', 'Lift thrust to weight', 'ratio', 'loading', 'power', 'full lift thrust / ({mass} · g)', HOVER, 'more'],
+  ['hoverTime', 'Hover endurance', 'duration', 'loading', 'power', '(1 − reserve) · usable charge / current at {hoverPower}', HOVER, 'more'],
   ['trimElevator', 'Elevator to trim at lap speed', 'angle', 'loading', 'balance', 'Cm about {cgX} = 0, thrust line included', VLM],
   ['failLoadFactor', 'Load factor at failure', 'loadFactor', 'loading', 'structure', '{sparMoment} / root moment at 1 g', BEAM, 'more'],
   ['failLoadFactorDown', 'Load factor at failure, downward', 'loadFactor', 'loading', 'structure', '{sparMoment} / root moment at 1 g, lift reversed', BEAM, 'more'],

@@ -1,5 +1,7 @@
 export { bitternDocument } from './bittern';
+export { bitternSolarDocument } from './solarWing';
 export { bitternCanardDocument, bitternProject } from './project';
 export { craneDocument, craneProject } from './crane';
+export { gnatDocument, gnatProject } from './gnat';
 export { waferDocument, waferProject } from './wafer';
 export { starterDocument } from './starter';

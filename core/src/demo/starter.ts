@@ -10,6 +10,12 @@ export function starterDocument(): DesignDocument {
   const battery = doc.design.items.find((i) => i.id === 'battery')!;
   battery.x = 0.17;
   doc.design.structure.spar = { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' };
+  // the Bittern's own parts, plan and claims stay with it
+  delete doc.design.swaps;
+  delete doc.design.phases;
+  delete doc.design.claims;
+  delete doc.design.power.supply;
+  delete doc.design.power.wire;
   doc.design.loadings = [{ id: 'empty', name: 'Empty', count: 0 }, { id: 'loaded', name: 'Loaded', count: 4 }];
   doc.design.payload = { ...doc.design.payload, name: 'Payload', basis: 'guess' };
   return {

@@ -1,7 +1,7 @@
 export { BASES, FACTOR_IDS, SCHEMA_VERSION, briefSchema, calibrationSchema, designSchema, documentSchema, itemSchema, measuredPolarSchema, requirementSchema, sectionChoiceSchema, sectionSchema, shapeSchema, surfaceSchema } from './schema';
 export type { Basis, Brief, Calibration, Design, DesignDocument, FactorId, Item, Loading, Requirement, MeasuredPolar, Section, SectionChoice, SectionShape, Station, Surface } from './schema';
-export { HANDLING, measurementSchema, testBodySchema } from './testSchema';
-export type { Handling, LogRow, Measurement, TestBody } from './testSchema';
+export { HANDLING, benchSchema, measurementSchema, testBodySchema } from './testSchema';
+export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
 export { readDocument, readProjectFile, referenceProblems, sentenceOf, withoutMarks } from './read';
@@ -12,6 +12,6 @@ export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';
 export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
-export { PHASE_KINDS, coefficientsSchema } from './powerSchema';
+export { PHASE_KINDS, coefficientsSchema, powerSchema } from './powerSchema';
 export type { Phase, Swap } from './powerSchema';
 export { upgradeDocument } from './upgrades';

@@ -21,12 +21,13 @@ export interface DragTable {
 const SPEEDS = [5, 8, 12, 18, 28, 45];
 const CL_LOW = -0.2, CL_HIGH = 1.9, CL_COUNT = 22;
 
-export function buildDragTable(design: Design, aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, air: Air, state?: Pick<Loading, 'addedDrag' | 'towed'>): DragTable {
+/** @param pace multiplies the speeds of the table: below 1 for indoor models */
+export function buildDragTable(design: Design, aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, air: Air, state?: Pick<Loading, 'addedDrag' | 'towed'>, pace = 1): DragTable {
   const nu = air.viscosity / air.density;
   const cls = Float64Array.from({ length: CL_COUNT }, (_, i) => CL_LOW + ((CL_HIGH - CL_LOW) * i) / (CL_COUNT - 1));
-  const speeds = Float64Array.from(SPEEDS);
+  const speeds = Float64Array.from(SPEEDS, (v) => v * pace);
   const induced = new Float64Array(CL_COUNT);
-  const profile = SPEEDS.map((v, k) => Float64Array.from(cls, (cl, i) => {
+  const profile = Array.from(speeds, (v, k) => Float64Array.from(cls, (cl, i) => {
     const d = surfaceDrag(aero, cl, cgX, polars, (chord) => (v * chord) / nu);
     if (k === 0) induced[i] = d.induced;
     return d.profile;

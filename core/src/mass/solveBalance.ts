@@ -78,7 +78,7 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
   // ballast shifts the moment about the limit it works towards; the state that needs most decides
   const side = need < 0 ? limits.aft : limits.forward;
   const mass = Math.abs(need / (x - side));
-  return { status: 'ballast', moves, ballast: { mass, x, place }, sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(0)} g of ballast in the ${place}.` };
+  return { status: 'ballast', moves, ballast: { mass, x, place }, sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(mass < 0.01 ? 2 : 0)} g of ballast in the ${place}.` };
 }
 
 /** A proposal as changes of the design: places to half a millimetre, boxes turned, ballast as an item that grows when it is there already. */

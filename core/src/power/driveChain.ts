@@ -50,6 +50,7 @@ export function driveChain(d: Drive, o: OperatingPoint, speed: number, limits: C
 
 function weakestSentence(l: Link, m: Margin, hotAfter: number | null): string {
   const percent = `${(m.used * 100).toFixed(0)} %`;
+  if (m.used < 0.7) return `Nothing is near a limit; nearest is the ${l.name.toLowerCase()} at ${percent} of its ${m.what === 'tip Mach' ? 'tip speed' : m.what}.`;
   if (m.what === 'current') return `${l.name}: ${m.value.toFixed(1)} A of ${m.limit.toFixed(0)} A, ${percent} of what it stands.${m.used > 1 ? ' A smaller propeller, less pitch or less throttle lowers the current.' : m.used > 0.85 ? ' Under 15 % margin: current rises on a cold, full pack.' : ''}`;
   if (m.what === 'temperature') return `${l.name}: the winding settles at ${(m.value - 273.15).toFixed(0)} °C, the limit is ${(m.limit - 273.15).toFixed(0)} °C.${hotAfter !== null ? ` At this throttle it is there after ${hotAfter < 120 ? `${hotAfter} s` : `${(hotAfter / 60).toFixed(0)} min`}.` : ''}`;
   if (m.what === 'tip Mach') return `${l.name}: the tips run at Mach ${m.value.toFixed(2)}; past ${m.limit} they howl and lose.`;

@@ -1,6 +1,7 @@
 /** A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger (common practice, no source). */
 import type { Measurement, TestBody } from '../design';
 import { reduceLog } from './reduceLog';
+import { reduceRubber } from './rubberLog';
 
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
 
@@ -22,6 +23,7 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
     const amps = (r.chargeBefore - r.chargeAfter) / r.duration;
     add('lapCurrent', amps, 0.08 * amps, 'charge used over motor time; includes take-off and turns');
   }
+  if (r.rubber) out.push(...reduceRubber(r.rubber, card.loading));
   return out;
 }
 

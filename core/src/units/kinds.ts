@@ -18,12 +18,12 @@ const TURN = 2 * Math.PI;
 export const UNITS: Readonly<Record<string, Unit>> = {
   m: { dim: 'm', scale: 1 }, mm: { dim: 'm', scale: 1e-3 }, cm: { dim: 'm', scale: 1e-2 }, km: { dim: 'm', scale: 1e3 },
   in: { dim: 'm', scale: IN }, ft: { dim: 'm', scale: FT }, yd: { dim: 'm', scale: 3 * FT }, mi: { dim: 'm', scale: 5280 * FT },
-  'm²': { dim: 'm2', scale: 1 }, 'dm²': { dim: 'm2', scale: 1e-2 }, 'cm²': { dim: 'm2', scale: 1e-4 }, 'in²': { dim: 'm2', scale: IN * IN }, 'ft²': { dim: 'm2', scale: FT * FT },
+  'm²': { dim: 'm2', scale: 1 }, 'dm²': { dim: 'm2', scale: 1e-2 }, 'cm²': { dim: 'm2', scale: 1e-4 }, 'mm²': { dim: 'm2', scale: 1e-6 }, 'in²': { dim: 'm2', scale: IN * IN }, 'ft²': { dim: 'm2', scale: FT * FT },
   kg: { dim: 'kg', scale: 1 }, g: { dim: 'kg', scale: 1e-3 }, lb: { dim: 'kg', scale: LB }, oz: { dim: 'kg', scale: LB / 16 },
   'kg/m²': { dim: 'kg/m2', scale: 1 }, 'g/dm²': { dim: 'kg/m2', scale: 0.1 }, 'g/m²': { dim: 'kg/m2', scale: 1e-3 }, 'oz/ft²': { dim: 'kg/m2', scale: LB / 16 / (FT * FT) },
   'kg/m³': { dim: 'kg/m3', scale: 1 }, 'lb/ft³': { dim: 'kg/m3', scale: LB / FT ** 3 },
   N: { dim: 'N', scale: 1 }, kgf: { dim: 'N', scale: G0 }, gf: { dim: 'N', scale: G0 * 1e-3 }, lbf: { dim: 'N', scale: LB * G0 }, ozf: { dim: 'N', scale: (LB / 16) * G0 },
-  'N·m': { dim: 'Nm', scale: 1 }, 'N·cm': { dim: 'Nm', scale: 0.01 }, 'lbf·in': { dim: 'Nm', scale: LB * G0 * IN },
+  'N·m': { dim: 'Nm', scale: 1 }, 'N·cm': { dim: 'Nm', scale: 0.01 }, 'mN·m': { dim: 'Nm', scale: 0.001 }, 'ozf·in': { dim: 'Nm', scale: (LB / 16) * G0 * IN }, 'lbf·in': { dim: 'Nm', scale: LB * G0 * IN },
   Pa: { dim: 'Pa', scale: 1 }, MPa: { dim: 'Pa', scale: 1e6 }, GPa: { dim: 'Pa', scale: 1e9 }, hPa: { dim: 'Pa', scale: 100 }, psi: { dim: 'Pa', scale: (LB * G0) / (IN * IN) }, ksi: { dim: 'Pa', scale: (1000 * LB * G0) / (IN * IN) },
   s: { dim: 's', scale: 1 }, min: { dim: 's', scale: 60 }, h: { dim: 's', scale: 3600 },
   'm/s': { dim: 'm/s', scale: 1 }, 'km/h': { dim: 'm/s', scale: 1 / 3.6 }, mph: { dim: 'm/s', scale: (5280 * FT) / 3600 }, kt: { dim: 'm/s', scale: 1852 / 3600 }, 'ft/s': { dim: 'm/s', scale: FT }, 'ft/min': { dim: 'm/s', scale: FT / 60 },
@@ -33,7 +33,7 @@ export const UNITS: Readonly<Record<string, Unit>> = {
   V: { dim: 'V', scale: 1 }, A: { dim: 'A', scale: 1 }, mA: { dim: 'A', scale: 1e-3 }, 'Ω': { dim: 'ohm', scale: 1 }, ohm: { dim: 'ohm', scale: 1 }, 'mΩ': { dim: 'ohm', scale: 1e-3 }, mohm: { dim: 'ohm', scale: 1e-3 },
   mAh: { dim: 'As', scale: 3.6 }, Ah: { dim: 'As', scale: 3600 }, J: { dim: 'J', scale: 1 }, Wh: { dim: 'J', scale: 3600 }, kJ: { dim: 'J', scale: 1000 },
   W: { dim: 'W', scale: 1 }, kW: { dim: 'W', scale: 1000 }, 'W/kg': { dim: 'W/kg', scale: 1 }, 'W/lb': { dim: 'W/kg', scale: 1 / LB },
-  '%': { dim: '1', scale: 0.01 }, '1': { dim: '1', scale: 1 }, g0: { dim: '1', scale: 1 }, 'kg·m²': { dim: 'kgm2', scale: 1 }, '/rad': { dim: '1', scale: 1 }, 'N·m²': { dim: 'Nm2', scale: 1 },
+  '%': { dim: '1', scale: 0.01 }, '1': { dim: '1', scale: 1 }, g0: { dim: '1', scale: 1 }, 'kg·m²': { dim: 'kgm2', scale: 1 }, '/rad': { dim: '1', scale: 1 }, 'N·m²': { dim: 'Nm2', scale: 1 }, 'W/m²': { dim: 'W/m2', scale: 1 }, 'rad/(N·m)': { dim: 'rad/Nm', scale: 1 },
 };
 
 export interface Kind {
@@ -59,6 +59,7 @@ export const KINDS = {
   density: { metric: 'kg/m³', imperial: 'lb/ft³', figures: 4, step: 0.01 },
   force: { metric: 'N', imperial: 'lbf', figures: 3, step: 1 },
   moment: { metric: 'N·m', imperial: 'lbf·in', figures: 3, step: 0.1 },
+  smallMoment: { metric: 'mN·m', imperial: 'ozf·in', figures: 3, step: 0.1 },
   bendingStiffness: both('N·m²', 3, 1),
   stress: { metric: 'MPa', imperial: 'ksi', figures: 3, step: 1 },
   modulus: { metric: 'GPa', imperial: 'ksi', figures: 3, step: 1 },
@@ -85,6 +86,10 @@ export const KINDS = {
   count: both('1', 4, 1),
   points: both('1', 4, 1),
   reynolds: both('1', 3, 1000),
+  wireArea: { metric: 'mm²', imperial: 'mm²', figures: 3, step: 0.1 },
+  light: both('W/m²', 3, 50),
+  flare: both('rad/(N·m)', 3, 5),
+  rubberSize: { metric: 'mm', imperial: 'in', figures: 3, step: 0.05 },
   inertia: both('kg·m²', 3, 0.01),
 } as const satisfies Record<string, Kind>;
 

@@ -1,0 +1,54 @@
+/** What rubber and lift motors put into the ledger, for one vector of calibration factors. */
+import { G0 } from '../air';
+import type { Design, Factors, Loading } from '../design';
+import { dragAt, type DragTable } from '../flight';
+import { buildDrive, hoverPoint, rubberFlight, rubberMotor, type Drive, type FlaringCurves, type PropellerCurve, type RubberData, type RubberFlight } from '../power';
+import type { Prepared } from './prepare';
+
+type Put = (id: string, x: number, remark?: string) => void;
+
+/** The rubber flight of one state. @param other motor and flare in place of the design's; the mass follows the motor */
+export function flyRubber(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, other: { motor?: RubberData; flare?: number; blades?: FlaringCurves } = {}): RubberFlight {
+  const r = design.power.rubber!, motor = other.motor ?? r;
+  const { air, wing } = prep;
+  return rubberFlight({
+    motor, blades: other.blades ?? prep.rubberBlades!, flare: other.flare ?? r.flare,
+    mass: mass + rubberMotor(motor).mass - rubberMotor(r).mass, area: wing.area, trimCl: r.trimCl, density: air.density, gravity: G0,
+    drag: (speed, lift) => dragAt(table, speed, lift, air.density, f).total,
+    ceiling: r.ceiling, thrustFactor: f.thrust, torqueFactor: f.torque,
+  });
+}
+
+/** Motor sizes of the whole design. */
+export function rubberDesignValues(design: Design, v: Record<string, number>): void {
+  const m = rubberMotor(design.power.rubber!);
+  v['rubberMass@all'] = m.mass;
+  v['breakTurns@all'] = m.breakTurns;
+  v['launchTurns@all'] = m.launchTurns;
+  v['launchTorque@all'] = m.launchTorque;
+}
+
+export function rubberValues(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, put: Put): void {
+  const flight = flyRubber(design, prep, f, loading, mass, table);
+  const short = flight.end === 'does not fly' ? 'It does not hold itself up: more torque, less weight or more wing.' : flight.touched !== null ? 'It reaches the ceiling and stays under it; rafters end such flights.' : undefined;
+  put('flightTime', flight.time, short);
+  put('peakHeight', flight.peak);
+  put('propellerRpm', flight.meanOmega);
+  put('turnsLeft', flight.turnsLeft);
+}
+
+/** Lift motors of a design as one drive; the cruise drive itself where its shafts tilt; null where nothing lifts. */
+export function liftDrive(design: Design, density: number, f: Parameters<typeof buildDrive>[2], lifter: PropellerCurve | null, cruise: Drive | null): Drive | null {
+  const { lift, arrangement, battery, second, wire, avionicsCurrent } = design.power;
+  if (lift && lifter) return buildDrive({ battery, ...(second ? { second } : {}), ...(wire ? { wire } : {}), esc: lift.esc, motor: lift.motor, propeller: { ...lift.propeller, x: 0, z: 0 }, avionicsCurrent, arrangement: { count: Math.max(1, design.rotors?.length ?? 4), kind: 'apart', tilt: false } }, density, f, lifter);
+  return arrangement?.tilt ? cruise : null;
+}
+
+export function hoverValues(design: Design, drive: Drive, mass: number, put: Put): void {
+  const h = hoverPoint(drive, mass, G0, design.power.lift?.law ?? 'duty', design.flight.reserve);
+  const weak = h.point.duty > 1 ? 'The lift motors cannot hold this weight.' : undefined;
+  put('hoverPower', h.electric, weak);
+  put('hoverThrottle', Math.min(h.throttle, 9));
+  put('hoverMargin', h.thrustToWeight, weak);
+  put('hoverTime', h.time);
+}
