@@ -2,13 +2,15 @@
 import { readFile, stat } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { assess, type Ledger } from '@skiametra/core/assess';
-import { bitternProject, craneProject, waferProject } from '@skiametra/core/demo';
+import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
+import { serveStand } from '@skiametra/devices/stand';
 import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
 import { warmPolars } from './polarCache';
 import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
+import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './power';
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { UsageError } from './usage';
 
@@ -16,11 +18,19 @@ interface Out { write(text: string): unknown }
 
 
 const HELP = `skia schema                              the JSON Schema of a project file
-skia demo bittern|crane|wafer            a demo project as a project file
+skia demo bittern|crane|gnat|wafer       a demo project as a project file
 skia assess FILE [--loading NAME]        the ledger of the newest version in a project file, or of one design document
 skia surfaces FILE [--loading NAME] [--speed MPS] [--alpha DEG | --trim]
                                          lift, drag, stall by strip, derivatives and modes of one state
 skia balance FILE                        CG and inertia of every state, limits by school, what to move
+skia power FILE [--throttle F] [--speed MPS] [--soc F] [--loading NAME]
+                                         operating point of every propulsor, limits, static card
+skia propeller --diameter-in D --pitch-in P --rpm N [--blades 2] [--family thin-electric] [--speed MPS]
+                                         CT, CP, efficiency, thrust, torque, power by blade elements
+skia rubber FILE | --width-mm W --strands N --length-mm L [--wound 0.9] [--back-off TURNS] [--dry]
+             [--mass-g M --area-dm2 S --diameter-in D --pitch-in P --flare F --ceiling M]
+                                         the motor, and with an aircraft the flight on it
+skia stand [--port N]                    the simulated thrust stand on a local socket, until Ctrl+C
 skia log FILE [--loading NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--xtr-top X] [--xtr-bottom X]
@@ -29,7 +39,7 @@ skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--x
 skia help                                this text
 `;
 
-const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject, crane: craneProject, wafer: waferProject };
+const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject, crane: craneProject, gnat: gnatProject, wafer: waferProject };
 
 async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (!path) throw new UsageError('Name a file: skia assess FILE.');
@@ -77,7 +87,7 @@ function joinNegatives(args: string[]): string[] {
 }
 
 async function run(args: string[], out: Out): Promise<void> {
-  const { values, positionals } = parseArgs({ args: joinNegatives(args), allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({ args: joinNegatives(args), allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, ...POWER_OPTIONS, port: { type: 'string' }, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
@@ -94,6 +104,20 @@ async function run(args: string[], out: Out): Promise<void> {
     json(await sectionCommand(values));
     return;
   }
+  if (command === 'propeller') {
+    if (operand !== undefined) throw new UsageError(`“${operand}” is one word too many; sizes are options.`);
+    json(propellerCommand(values));
+    return;
+  }
+  if (command === 'stand') { await stand(values.port, out); return; }
+  if (command === 'power' || (command === 'rubber' && operand !== undefined)) {
+    if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
+    const doc = await readDesign(operand), loading = loadingOf(doc, values.loading);
+    await warmPolars(doc);
+    json(command === 'power' ? powerCommand(doc, loading, values) : rubberCommand(doc, loading, values));
+    return;
+  }
+  if (command === 'rubber') { json(rubberCommand(null, null, values)); return; }
   if (command === 'assess') {
     const doc = await readDesign(operand);
     const loading = loadingOf(doc, values.loading);
@@ -124,6 +148,16 @@ async function run(args: string[], out: Out): Promise<void> {
     return;
   }
   throw new UsageError(`“${command}” is not a command; try skia help.`);
+}
+
+/** Serves the simulated thrust stand until the process is told to end. */
+async function stand(port: string | undefined, out: Out): Promise<void> {
+  const n = port === undefined ? 4010 : Number(port);
+  if (!(Number.isInteger(n) && n >= 1024 && n <= 65535)) throw new UsageError('--port takes a whole number from 1024 to 65535.');
+  const s = await serveStand(n).catch((e: NodeJS.ErrnoException) => { throw new UsageError(e.code === 'EADDRINUSE' ? `Port ${n} is in use; choose another with --port.` : `The stand cannot listen: ${e.message}.`); });
+  out.write(`The simulated thrust stand listens at 127.0.0.1:${s.port} (Ctrl+C stops it). Try HELLO.\n`);
+  await new Promise<void>((done) => { process.once('SIGINT', () => done()); process.once('SIGTERM', () => done()); });
+  await s.close();
 }
 
 const sentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
