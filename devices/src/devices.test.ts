@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
-import { reduceLog } from '@skiametra/core/trial';
-import { DEMO_TRUTH, logFlight, logToCsv } from './index';
+import type { BenchBody } from '@skiametra/core/design';
+import { reduceBench, reduceLog } from '@skiametra/core/trial';
+import { DEMO_TRUTH, logFlight, logToCsv, STAND_TRUTH, ThrustStand } from './index';
+import { rowOf, runStand, serveStand } from './standServer';
 
 const doc = bitternDocument();
 
@@ -23,4 +25,57 @@ describe('simulated GPS logger', () => {
     expect(r.remarks.join(' ')).toMatch(/repeated/);
   });
   it('the flown aircraft is draggier than its drawing', () => { expect(DEMO_TRUTH.dragArea).toBeGreaterThan(1); expect(logFlight(doc, 'ferry', 1, 1, {}).truth.lapSpeed).toBeGreaterThan(logFlight(doc, 'ferry', 1, 1).truth.lapSpeed); });
+});
+
+describe('simulated thrust stand', () => {
+  const fit = `FIT ${JSON.stringify(doc.design.power)}`;
+  const ready = (seed = 4) => { const s = new ThrustStand(seed); s.command(fit); return s; };
+  it('speaks its protocol and refuses what is not in it', () => {
+    const s = new ThrustStand(1);
+    expect(s.command('HELLO')).toEqual(['STAND 1 rate=10']);
+    expect(s.command('ARM')[0]).toMatch(/^ERR nothing is on/);
+    expect(s.command('FIT nonsense')[0]).toMatch(/^ERR FIT takes/);
+    expect(s.command('FIT {}')[0]).toMatch(/^ERR/);
+    expect(s.command(fit)).toEqual(['OK fitted']);
+    expect(s.command('THROTTLE 0.5')).toEqual(['ERR not armed']);
+    expect(s.command('ARM')).toEqual(['OK armed']);
+    expect(s.command(fit)[0]).toMatch(/^ERR disarm/);
+    expect(s.command('THROTTLE 2')[0]).toMatch(/^ERR/);
+    expect(s.command('READ x')[0]).toMatch(/^ERR/);
+    expect(s.command('READ 0')[0]).toMatch(/^ERR/);
+    expect(s.command('DROP TABLE')[0]).toMatch(/^ERR no such/);
+    expect(s.command('THROTTLE 1')).toEqual(['OK']);
+    expect(s.command('TARE')[0]).toMatch(/^ERR stop the motor/);
+    expect(s.command('READ 3')).toHaveLength(4);
+  });
+  it('pulls less than computed, sags, warms, and is the same for a seed', () => {
+    const run = (seed: number) => { const s = ready(seed); s.command('TARE'); s.command('ARM'); s.command('THROTTLE 1'); return s.command('READ 60').slice(0, 60).map((l) => rowOf(l)!); };
+    const rows = run(4);
+    expect(run(4)).toEqual(rows);
+    expect(rows[59][4]).toBeGreaterThan(8);
+    expect(rows[59][2]).toBeLessThan(16.8);
+    expect(rows[59][6]!).toBeGreaterThan(rows[0][6]!);
+  });
+  it('over its socket, with a tare that a cable spoilt, the factors that are hidden in it come back within their uncertainty', async () => {
+    const stand = await serveStand(0, { seed: 5 });
+    try {
+      const runs: BenchBody['runs'] = [];
+      for await (const e of runStand(stand.port, { power: doc.design.power, throttles: [0.4, 0.6, 0.8, 1], hold: 5, repeats: 3, tare: true })) { (runs[e.run] ??= { name: `run ${e.run + 1}`, kind: 'log', rows: [] }).rows.push(...e.rows); }
+      const r = reduceBench(doc.brief, doc.design, doc.calibration, { propeller: null, pack: null, runs, claim: { thrust: 16.5, current: 17, volts: 16 } }, 288.15);
+      expect(Math.abs(r.fit!.thrust - STAND_TRUTH.thrust)).toBeLessThan(2 * r.fit!.sigma[0]);
+      expect(Math.abs(r.fit!.torque - STAND_TRUTH.torque)).toBeLessThan(2 * r.fit!.sigma[1]);
+      expect(Math.abs(r.fit!.loss - STAND_TRUTH.electricalLoss)).toBeLessThan(2 * r.fit!.sigma[2]);
+      expect(r.remarks.join(' ')).toMatch(/run 2: the scale read 0\.\d+ N with the motor stopped: a wrong tare/);
+      expect(r.claims.join(' ')).toMatch(/Thrust: 16\.5 N claimed .* less/);
+      expect(r.measurements.map((m) => m.quantity)).toEqual(['staticThrust', 'staticCurrent', 'staticRpm']);
+    } finally { await stand.close(); }
+  });
+  it('a stand that is not there, one that says no, and one of another kind are told apart', async () => {
+    const first = async (port: number, power: unknown) => { for await (const e of runStand(port, { power: power as never, throttles: [1], hold: 1, repeats: 1, tare: false })) return e; };
+    const stand = await serveStand(0, {});
+    await expect(first(stand.port, {})).rejects.toThrow(/The stand says: what is to be fitted/);
+    await stand.close();
+    await expect(first(stand.port, doc.design.power)).rejects.toThrow(/does not answer/);
+  });
+  it('throttle does not stay up when the caller hangs up', () => { const s = ready(); s.command('ARM'); s.command('THROTTLE 1'); s.command('STOP'); expect(s.command('THROTTLE 1')[0]).toMatch(/ERR not armed/); });
 });

@@ -67,7 +67,7 @@ test('from the brief to the next version', async ({ page }) => {
   await station(page, 'Refine');
   const drag = page.locator('[data-factor="dragArea"] td').nth(2);
   await expect(drag).toContainText('1.00 ±0.15');
-  await page.getByRole('button', { name: /Update from 2 flown tests/ }).click();
+  await page.getByRole('button', { name: /Update from \d+ tests/ }).click();
   await expect(drag).not.toContainText('±0.15', { timeout: 30_000 });
   const factor = Number(/(\d\.\d+) ±/.exec(await drag.innerText())![1]);
   expect(factor).toBeGreaterThan(1.03);

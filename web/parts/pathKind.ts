@@ -7,6 +7,7 @@ const BY_KEY: Record<string, KindName> = {
   mass: 'mass', weighed: 'mass', unitMass: 'mass', perArea: 'arealMass', dragArea: 'dragArea',
   kv: 'kv', resistance: 'resistance', cellResistance: 'resistance', capacity: 'charge', maxCurrent: 'current', noLoadCurrent: 'current', avionicsCurrent: 'current',
   temperature: 'temperature', wind: 'speed', stripLength: 'distance', straight: 'distance', elevation: 'distance', window: 'time',
+  length: 'length', thickness: 'length', area: 'area', noLoadVolts: 'voltage', throttle: 'percent', launchTurns: 'count', backedOff: 'count', wound: 'percent',
   lapThrottle: 'percent', reserve: 'percent', usable: 'percent', chordFraction: 'percent', marginMin: 'percent', marginMax: 'percent', requiredLoadFactor: 'loadFactor', requiredNegative: 'loadFactor',
 };
 

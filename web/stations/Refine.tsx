@@ -2,15 +2,16 @@
 import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useState, type CSSProperties } from 'react';
+import { useEffect, useState, type CSSProperties } from 'react';
 import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
-import { FACTORS, priorCalibration } from '@skiametra/core/design';
-import { applyFix, briefOfTheDay, type Advice, type CalibrationResult, type Effect, type Explained } from '@skiametra/core/refine';
+import { FACTORS } from '@skiametra/core/design';
+import { applyFix, type Advice, type Effect, type Explained } from '@skiametra/core/refine';
 import { combine } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity, formatSpread, formatValue, spreadMatters, type KindName, type UnitSystem } from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
 import { kindOfPath } from '../parts/pathKind';
+import { useCalibrate } from '../parts/useCalibrate';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
 import { Silhouette } from '../parts/Silhouette';
@@ -77,28 +78,7 @@ function ThreeColumns() {
 /** Factors before and after the measurements: the band narrows. */
 function Calibration() {
   const document = useWorkspace((w) => w.content.document);
-  const tests = useWorkspace((w) => w.content.tests);
-  const versions = useWorkspace((w) => w.versions);
-  const versionId = useWorkspace((w) => w.versionId);
-  const edit = useWorkspace((w) => w.edit);
-  const [result, setResult] = useState<CalibrationResult | null>(null);
-  const [busy, setBusy] = useState(false);
-  const [failed, setFailed] = useState<string | null>(null);
-  const flown = useMemo(() => tests.filter((t) => t.body.record.flown && t.body.measurements.length > 0), [tests]);
-  const fit = async () => {
-    setBusy(true);
-    setFailed(null);
-    try {
-      const observed = flown.map((t) => {
-        const doc = t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document;
-        return { brief: briefOfTheDay(doc.brief, t.body.record.temperature, t.body.record.wind), design: doc.design, measurements: t.body.measurements };
-      });
-      const r = await askCore({ task: 'calibrate', prior: priorCalibration(), observed, from: flown.map((t) => t.id) });
-      setResult(r);
-      if (r.status === 'updated') setFailed(edit({ type: 'set', path: 'document.calibration', value: r.calibration }));
-    } catch (e) { setFailed(`The fit stopped: ${e instanceof Error ? e.message : String(e)}.`); }
-    setBusy(false);
-  };
+  const { flown, fit, busy, failed, result, forget } = useCalibrate();
   const cal = document.calibration;
   return (
     <section className="block"><h2>What the tests say of the model <span className="right dim">{cal.from.length ? `from ${cal.from.length} test${cal.from.length > 1 ? 's' : ''}` : 'before any test'}</span></h2>
@@ -112,10 +92,10 @@ function Calibration() {
           );
         })}</tbody></table></div>
       <Group mt={8}>
-        <Button loading={busy} disabled={flown.length === 0} onClick={() => void fit()}>Update from {flown.length} flown test{flown.length === 1 ? '' : 's'}</Button>
-        {cal.from.length > 0 && <Button variant="default" onClick={() => { edit({ type: 'set', path: 'document.calibration', value: priorCalibration() }); setResult(null); }}>Back to before any test</Button>}
+        <Button loading={busy} disabled={flown.length === 0} onClick={() => void fit()}>Update from {flown.length} test{flown.length === 1 ? '' : 's'}</Button>
+        {cal.from.length > 0 && <Button variant="default" onClick={forget}>Back to before any test</Button>}
       </Group>
-      {flown.length === 0 && <p className="dim">Record a flight in Test first.</p>}
+      {flown.length === 0 && <p className="dim">Record a flight in Test, or run the bench in Power, first.</p>}
       {failed && <div role="alert" className="stoptext">{failed}</div>}
       {result?.status === 'nothing' && <div role="alert">{result.reason}</div>}
       {result?.status === 'updated' && result.rows.some((r) => r.outlier) && <div className="caution">Far from what was expected, and worth a second look: {result.rows.filter((r) => r.outlier).map((r) => `${quantityDef(r.quantity)?.name ?? r.quantity} (${r.surprise.toFixed(1)} sigma)`).join(', ')}. Kept in the fit; set it aside in Test if it was a bad reading.</div>}

@@ -1,14 +1,24 @@
 /** Runs the core off the page's thread. One cache per worker: unchanged steps are reused between calls. */
-import { assess, assessQuickly, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, type Ledger, type StepCache } from '@skiametra/core/assess';
+import { assess, assessQuickly, fitSwap, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, powerReport, rubberAdvice, tryChanges, type Ledger, type StepCache } from '@skiametra/core/assess';
 import { analyseAngles, flowPicture, modelOptions, modelPolar, prepareContour, rememberPolar, TABLE_POINTS, warpedModel } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
 import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
+import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
+import { reduceBench } from '@skiametra/core/trial';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import type { Answers, Job, PolarSpec, Reply } from './jobs';
 import { specKey } from './specKey';
 
 const cache: StepCache = new Map();
 let last: Ledger | null = null;
+let matching: { key: string; bench: MatchBench } | null = null;
+
+/** Propeller tables of a parts list, made once for all its slices. */
+function benchOf(parts: PartsList): MatchBench {
+  const key = JSON.stringify(parts.propellers.map((p) => p.data));
+  if (matching?.key !== key) matching = { key, bench: prepareMatch(parts) };
+  return matching.bench;
+}
 
 function polarOfSpec({ section, reynolds, nCrit = 9, tripUpper = 1, tripLower = 1, errors }: PolarSpec) {
   const drawn = modelOf(section, TABLE_POINTS);
@@ -38,6 +48,13 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   layoutAdvice: (j) => layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
   growth: (j) => growthReport(j.document.brief, j.document.design, j.document.calibration, cache),
   template: (j) => LAYOUT_TEMPLATES.find((t) => t.id === j.id)!.make(j.design),
+  power: (j) => powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
+  fitSwap: (j) => fitSwap(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.swap, cache),
+  rubberAdvice: (j) => rubberAdvice(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+  match: (j) => matchSummary(j.parts, benchOf(j.parts), j.match, j.from, j.to),
+  matchOne: (j) => matchOne(j.parts, benchOf(j.parts), j.match, j.index),
+  tryChanges: (j) => tryChanges(j.document.brief, j.document.design, j.document.calibration, j.changes, cache),
+  bench: (j) => reduceBench(j.document.brief, j.document.design, j.document.calibration, j.bench, j.temperature),
   fly: (j) => logToCsv(logFlight(j.document, j.loading, j.laps, j.seed).rows),
 };
 

@@ -154,6 +154,20 @@ export async function assessLive(document: Extract<Job, { task: 'assess' }>['doc
   return live.ask<'assess'>({ task: 'assess', document });
 }
 
+/** The same for the drive. */
+export async function reportPower(job: Omit<Extract<Job, { task: 'power' }>, 'task'>): Promise<Answers['power']> {
+  return live.ask<'power'>({ task: 'power', ...job });
+}
+
+const SLICE = 700;
+
+/** Every combination of a parts list, in slices over the workers; `signal` ends it and what was found so far stays with the caller. */
+export async function matchParts(parts: Extract<Job, { task: 'match' }>['parts'], match: Extract<Job, { task: 'match' }>['match'], total: number, onSlice: (s: Answers['match'], p: Progress) => void, signal?: AbortSignal): Promise<void> {
+  const slices = Array.from({ length: Math.ceil(total / SLICE) }, (_, i) => ({ from: i * SLICE, to: Math.min(total, (i + 1) * SLICE) }));
+  let done = 0;
+  await spread(slices, (lane, s) => lane.ask<'match'>({ task: 'match', parts, match, ...s }), (found, s) => { done += s.to - s.from; onSlice(found, { done, total }); }, signal);
+}
+
 /** A report on the document that was just assessed: its steps lie in the live worker's cache. */
 export async function reportLayout(job: Omit<Extract<Job, { task: 'layout' }>, 'task'>): Promise<Answers['layout']> {
   return live.ask<'layout'>({ task: 'layout', ...job });

@@ -1,6 +1,8 @@
 /** What the page may ask of the core's worker, and what comes back. */
-import type { Fix, GrowthReport, LayoutAdvice, LayoutReport, Ledger, PolarTask } from '@skiametra/core/assess';
-import type { Calibration, Design, DesignDocument, Handling, Section } from '@skiametra/core/design';
+import type { Fix, GrowthReport, LayoutAdvice, LayoutReport, Ledger, PolarTask, PowerReport, SwapEffect, Trial } from '@skiametra/core/assess';
+import type { BenchBody, Calibration, Design, DesignDocument, Handling, Section, Swap } from '@skiametra/core/design';
+import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
+import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
@@ -24,6 +26,15 @@ export type Job =
   | { task: 'growth'; document: DesignDocument }
   /** another layout drawn at the size of this one */
   | { task: 'template'; design: Design; id: string }
+  /** the drive of one state */
+  | { task: 'power'; document: DesignDocument; ledger: Ledger; loading: string }
+  | { task: 'fitSwap'; document: DesignDocument; ledger: Ledger; swap: Swap }
+  | { task: 'rubberAdvice'; document: DesignDocument; loading: string }
+  /** a run of combinations of parts */
+  | { task: 'match'; parts: PartsList; match: MatchTask; from: number; to: number }
+  | { task: 'matchOne'; parts: PartsList; match: MatchTask; index: number }
+  | { task: 'tryChanges'; document: DesignDocument; changes: { path: string; value: unknown }[] }
+  | { task: 'bench'; document: DesignDocument; bench: BenchBody; temperature: number }
   | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number };
 
 /** One polar of a shape, as drawn or with building errors. */
@@ -51,6 +62,13 @@ export interface Answers {
   layoutAdvice: LayoutAdvice;
   growth: GrowthReport;
   template: Design;
+  power: PowerReport;
+  fitSwap: SwapEffect;
+  rubberAdvice: RubberTrial[];
+  match: MatchSlice;
+  matchOne: MatchRow;
+  tryChanges: Trial;
+  bench: BenchResult;
   fly: string;
 }
 

@@ -17,5 +17,5 @@ export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
 export { powerReport } from './powerReport';
 export type { HoverReport, PowerReport, RubberReport, SpeedRow, SwapRow, ThrottleRow } from './powerReport';
-export { fitSwap, rubberAdvice } from './powerAdvice';
-export type { SwapEffect } from './powerAdvice';
+export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
+export type { SwapEffect, Trial } from './powerAdvice';

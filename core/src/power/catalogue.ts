@@ -6,10 +6,11 @@
 import { estimateCellResistance, packOf, type PackData } from './battery';
 import { BLADES, type BladeFamily } from './blades';
 import type { MotorData } from './motor';
+import type { Swap } from '../design';
 import type { PropellerSize } from './propeller';
 
 export interface MotorPart { id: string; name: string; mass: number; /** most cells in series, lithium-polymer */ cells: number; data: MotorData }
-export interface PropellerPart { id: string; name: string; mass: number; data: PropellerSize }
+export interface PropellerPart { id: string; name: string; mass: number; data: Extract<Swap, { kind: 'propeller' }>['data'] }
 export interface PackPart { id: string; name: string; mass: number; data: PackData }
 export interface EscPart { id: string; name: string; mass: number; cells: number; data: { resistance: number; maxCurrent: number } }
 export interface PartsList { motors: MotorPart[]; propellers: PropellerPart[]; packs: PackPart[]; escs: EscPart[] }

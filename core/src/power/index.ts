@@ -18,8 +18,8 @@ export { fanCurve, fanExitArea, fanThrust, jetSpeed } from './ductedFan';
 export type { FanData } from './ductedFan';
 export { genericParts, propellerMass } from './catalogue';
 export type { EscPart, MotorPart, PackPart, PartsList, PropellerPart } from './catalogue';
-export { combinationCount, matchOne, matchSlice, outSentence, paretoRows, prepareMatch } from './match';
-export type { MatchBench, MatchRow, MatchTask, OutReason } from './match';
+export { combinationCount, indexOfCombination, matchOne, matchSlice, matchSummary, outSentence, paretoRows, prepareMatch } from './match';
+export type { MatchBench, MatchRow, MatchSlice, MatchTask, OutReason } from './match';
 export { balancedThrust, discArea, hoverPoint, idealHoverPower, rotorCruisePower, transition, weakRotor } from './hover';
 export type { HoverPoint, Transition, WeakRotor } from './hover';
 export { supplyReport } from './supply';
@@ -32,4 +32,4 @@ export { flaringCurves, rubberFlight, rubberTrials, thinned } from './rubberFlig
 export type { FlaringCurves, RubberFlight, RubberFlightInput, RubberRow, RubberTrial } from './rubberFlight';
 export { clearSky, solarArray, solarDay, solarPower, sunHeight } from './solar';
 export type { SolarArray, SolarData, SolarDay, SolarRow } from './solar';
-export { fitChanges, isFitted, itemOfKind, labelText } from './swaps';
+export { combinationChanges, fitChanges, isFitted, itemOfKind, labelText, partsFor } from './swaps';

@@ -133,6 +133,21 @@ export function matchSlice(parts: PartsList, bench: MatchBench, task: MatchTask,
   return Array.from({ length: Math.max(0, Math.min(to, combinationCount(parts)) - from) }, (_, i) => matchOne(parts, bench, task, from + i));
 }
 
+export interface MatchSlice { rows: MatchRow[]; /** how many were out for each reason; one may be out for several */ out: Partial<Record<OutReason, number>> }
+
+/** The same, with only those that stay in and a count of why the others do not: what a search sends home. */
+export function matchSummary(parts: PartsList, bench: MatchBench, task: MatchTask, from: number, to: number): MatchSlice {
+  const out: MatchSlice['out'] = {}, rows: MatchRow[] = [];
+  for (const r of matchSlice(parts, bench, task, from, to)) { if (r.out.length === 0) rows.push(r); for (const o of r.out) out[o] = (out[o] ?? 0) + 1; }
+  return { rows, out };
+}
+
+/** Index of a combination by its parts; -1 when one is not in the list. */
+export function indexOfCombination(parts: PartsList, ids: { motor: string; propeller: string; pack: string }): number {
+  const m = parts.motors.findIndex((x) => x.id === ids.motor), p = parts.propellers.findIndex((x) => x.id === ids.propeller), b = parts.packs.findIndex((x) => x.id === ids.pack);
+  return m < 0 || p < 0 || b < 0 ? -1 : (m * parts.propellers.length + p) * parts.packs.length + b;
+}
+
 /** Those of the rows that stay in and that no other beats in thrust at speed, time and lightness at once. */
 export function paretoRows(rows: readonly MatchRow[]): MatchRow[] {
   const live = rows.filter((r) => r.out.length === 0).sort((a, b) => b.thrustAtSpeed - a.thrustAtSpeed || b.time - a.time || a.mass - b.mass);

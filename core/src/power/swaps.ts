@@ -1,5 +1,7 @@
 /** The swap set: labelled parts that can be fitted in place of another. What a fitting changes in the document, and the label to print. */
 import type { Design, Swap } from '../design';
+import type { PartsList } from './catalogue';
+import { genericParts } from './catalogue';
 
 /** The line of the mass list that a kind of part is; null when the list has none. */
 export function itemOfKind(design: Pick<Design, 'items'>, kind: Swap['kind']): Design['items'][number] | null {
@@ -38,4 +40,27 @@ export function labelText(swap: Swap): string {
       : `${swap.data.series}S${swap.data.parallel > 1 ? `${swap.data.parallel}P` : ''} ${swap.data.chemistry ?? 'LiPo'}, ${Math.round(swap.data.capacity / 3.6)} mAh, ${swap.data.maxC} C`;
   const correction = swap.kind === 'propeller' && swap.data.correction ? `\nbench: thrust ${swap.data.correction.thrust.toFixed(2)}, torque ${swap.data.correction.torque.toFixed(2)} of computed` : '';
   return `${swap.label}\n${what}\n${(swap.mass * 1000).toFixed(1)} g ${swap.weighed ? 'weighed' : 'not weighed'}${swap.x === null ? '' : `, at x ${(swap.x * 1000).toFixed(0)} mm`}${correction}${swap.note ? `\n${swap.note}` : ''}`;
+}
+
+/** The catalogue and the design's own parts: what is fitted, and the swap set. Own parts come first, their ids begin with `own-`. */
+export function partsFor(design: Design): PartsList {
+  const list = genericParts(), p = design.power, mass = (kind: Swap['kind']) => { const i = itemOfKind(design, kind); return i ? i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0) : 0; };
+  const swaps = design.swaps ?? [], { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = p.propeller;
+  const cells = Math.max(p.battery.series, 4);
+  const motors = [...(swaps.some((s) => s.kind === 'motor' && isFitted(design, s)) ? [] : [{ id: 'own-motor', name: 'The one fitted now', mass: mass('motor'), cells, data: p.motor }]), ...swaps.flatMap((s) => (s.kind === 'motor' ? [{ id: `own-${s.id}`, name: s.label, mass: s.mass, cells: 14, data: s.data }] : []))];
+  const propellers = [...(swaps.some((s) => s.kind === 'propeller' && isFitted(design, s)) ? [] : [{ id: 'own-propeller', name: 'The one fitted now', mass: mass('propeller'), data: blades }]), ...swaps.flatMap((s) => (s.kind === 'propeller' ? [{ id: `own-${s.id}`, name: s.label, mass: s.mass, data: s.data }] : []))];
+  const packs = [...(swaps.some((s) => s.kind === 'pack' && isFitted(design, s)) ? [] : [{ id: 'own-pack', name: 'The one fitted now', mass: mass('pack'), data: p.battery }]), ...swaps.flatMap((s) => (s.kind === 'pack' ? [{ id: `own-${s.id}`, name: s.label, mass: s.mass, data: s.data }] : []))];
+  return { motors: [...motors, ...list.motors], propellers: [...propellers, ...list.propellers], packs: [...packs, ...list.packs], escs: list.escs };
+}
+
+/** Changes of a design that fit a whole combination of a parts list; ids that are not in it change nothing. */
+export function combinationChanges(design: Design, parts: PartsList, ids: { motor: string; propeller: string; pack: string; esc: string }): { path: string; value: unknown }[] {
+  const base = { weighed: false, x: null, note: '' }, motor = parts.motors.find((m) => m.id === ids.motor), propeller = parts.propellers.find((m) => m.id === ids.propeller), pack = parts.packs.find((m) => m.id === ids.pack), esc = parts.escs.find((e) => e.id === ids.esc);
+  const item = design.items.find((i) => i.group === 'propulsion' && /controller|esc\b/i.test(i.name) && !/lift/i.test(i.name));
+  return [
+    ...(motor ? fitChanges(design, { ...base, kind: 'motor', id: 'm', label: motor.name, mass: motor.mass, data: motor.data }) : []),
+    ...(propeller ? fitChanges(design, { ...base, kind: 'propeller', id: 'p', label: propeller.name, mass: propeller.mass, data: propeller.data }) : []),
+    ...(pack ? fitChanges(design, { ...base, kind: 'pack', id: 'b', label: pack.name, mass: pack.mass, data: pack.data }) : []),
+    ...(esc ? [{ path: 'power.esc', value: esc.data }, ...(item ? [{ path: `items.${item.id}.planned`, value: { kind: 'mass', mass: esc.mass } }, { path: `items.${item.id}.weighed`, value: null }] : [])] : []),
+  ];
 }

@@ -1,0 +1,37 @@
+'use client';
+/** The fit of the model to every test that was flown or benched, kept in the document. */
+import { useMemo, useState } from 'react';
+import { priorCalibration } from '@skiametra/core/design';
+import { briefOfTheDay, type CalibrationResult } from '@skiametra/core/refine';
+import { designOfTheDay } from '@skiametra/core/trial';
+import { askCore } from '../workers/coreClient';
+import { useWorkspace } from './workspace/useWorkspace';
+
+export function useCalibrate() {
+  const document = useWorkspace((w) => w.content.document);
+  const tests = useWorkspace((w) => w.content.tests);
+  const versions = useWorkspace((w) => w.versions);
+  const versionId = useWorkspace((w) => w.versionId);
+  const edit = useWorkspace((w) => w.edit);
+  const [result, setResult] = useState<CalibrationResult | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState<string | null>(null);
+  const flown = useMemo(() => tests.filter((t) => t.body.record.flown && t.body.measurements.length > 0), [tests]);
+  const fit = async () => {
+    setBusy(true);
+    setFailed(null);
+    try {
+      const observed = flown.map((t) => {
+        const doc = t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document;
+        // a bench figure is brought to the site's own air before; a flight is held against the air and the turns of its day
+        const brief = t.body.bench ? doc.brief : briefOfTheDay(doc.brief, t.body.record.temperature, t.body.record.wind);
+        return { brief, design: designOfTheDay(doc.design, t.body.record), measurements: t.body.measurements };
+      });
+      const r = await askCore({ task: 'calibrate', prior: priorCalibration(), observed, from: flown.map((t) => t.id) });
+      setResult(r);
+      if (r.status === 'updated') setFailed(edit({ type: 'set', path: 'document.calibration', value: r.calibration }));
+    } catch (e) { setFailed(`The fit stopped: ${e instanceof Error ? e.message : String(e)}.`); }
+    setBusy(false);
+  };
+  return { flown, fit, busy, failed, result, forget: () => { edit({ type: 'set', path: 'document.calibration', value: priorCalibration() }); setResult(null); } };
+}
