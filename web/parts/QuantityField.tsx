@@ -87,14 +87,14 @@ export function BasisMark({ value, onChange, of }: { value: Basis; onChange: (b:
 }
 
 /** A quantity field bound to a number of the document by its path, with its basis when `tracked`. */
-export function DocField({ label, path, kind, tracked, hideLabel, hideUnit, hint }: { label: string; path: string; kind: KindName; tracked?: boolean; hideLabel?: boolean; hideUnit?: boolean; hint?: string }) {
-  const value = useWorkspace((w) => getPath(w.content, path)) as number | undefined;
+export function DocField({ label, path, kind, tracked, hideLabel, hideUnit, hint, optional }: { label: string; path: string; kind: KindName; tracked?: boolean; hideLabel?: boolean; hideUnit?: boolean; hint?: string; /** emptying the field takes the number out */ optional?: boolean | 'null' }) {
+  const value = useWorkspace((w) => getPath(w.content, path)) as number | null | undefined;
   const edit = useWorkspace((w) => w.edit);
   const basisKey = path.replace(/^document\.design\./, '');
   const basis = useWorkspace((w) => w.content.document.design.basis[basisKey]) ?? 'guess';
   const setBasis = (b: Basis) => edit({ type: 'set', path: 'document.design.basis', value: { ...currentBasis, [basisKey]: b } });
   const currentBasis = useWorkspace((w) => w.content.document.design.basis);
-  return <QuantityField label={label} value={value ?? null} kind={kind} hideLabel={hideLabel} hideUnit={hideUnit} hint={hint} onCommit={(si) => edit({ type: 'set', path, value: si })} basis={tracked ? { value: basis, onChange: setBasis } : undefined} />;
+  return <QuantityField label={label} value={value ?? null} kind={kind} hideLabel={hideLabel} hideUnit={hideUnit} hint={hint} onCommit={(si) => edit({ type: 'set', path, value: si })} onClear={optional ? () => edit({ type: 'set', path, value: optional === 'null' ? null : undefined }) : undefined} basis={tracked ? { value: basis, onChange: setBasis } : undefined} />;
 }
 
 /** Whole-number fields (cells, counts). */

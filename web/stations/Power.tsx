@@ -1,64 +1,90 @@
 'use client';
-import { Button } from '@mantine/core';
-import { curveOf, entryOf } from '@skiametra/core/assess';
-import { interpolateLinear } from '@skiametra/core/numeric';
-import { ChartFrame } from '../parts/ChartFrame';
+import { Button, SegmentedControl } from '@mantine/core';
+import { useState, type CSSProperties } from 'react';
+import { formatNumber, formatQuantity } from '@skiametra/core/units';
+import type { PowerReport } from '@skiametra/core/assess';
 import { StationFindings } from '../parts/Findings';
 import { LoadingPicker } from '../parts/LoadingPicker';
-import { DocField, IntField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { BenchTab } from './power/BenchTab';
+import { ChainPicture } from './power/ChainPicture';
+import { DriveCharts } from './power/DriveCharts';
+import { DriveInputs } from './power/DriveInputs';
+import { EnergyTab } from './power/EnergyTab';
+import { HoverTab } from './power/HoverTab';
+import { MatchTab } from './power/MatchTab';
+import { RubberTab, USUAL_RUBBER } from './power/RubberTab';
+import { SunTab } from './power/SunTab';
+import { SupplyTab } from './power/SupplyTab';
+import type { Ghost } from './power/useGhost';
+import { usePower } from './power/usePower';
 
 const P = 'document.design.power';
+const TABS = { drive: 'Drive', choose: 'Choose', bench: 'Bench', energy: 'Energy', supply: 'Supply and swaps', hover: 'Hover', rubber: 'Rubber', sun: 'Sun' } as const;
+type Tab = keyof typeof TABS;
 
 export function Power() {
-  const unpowered = useWorkspace((w) => w.content.document.design.power.unpowered ?? false);
+  const power = useWorkspace((w) => w.content.document.design.power);
   const edit = useWorkspace((w) => w.edit);
-  if (unpowered) return <div className="stack"><p style={{ maxWidth: 560 }}>No motor is fitted: this is a glider. Its speed, sink and glide stand under Flight.</p><div><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit a motor</Button></div></div>;
+  const ledger = useWorkspace((w) => w.ledger);
+  const { report, trouble } = usePower();
+  const [chosen, setChosen] = useState<Tab | null>(null);
+  const [ghost, setGhost] = useState<Ghost | null>(null);
+  const motor = !power.unpowered;
+  if (!motor && !power.rubber && !power.lift) {
+    return <div className="stack"><p style={{ maxWidth: 560 }}>No motor is fitted: this is a glider. Its speed, sink and glide stand under Flight.</p><div style={{ display: 'flex', gap: 8 }}><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit an electric motor</Button><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}>Fit a rubber motor</Button></div></div>;
+  }
+  const open = (Object.keys(TABS) as Tab[]).filter((t) => motor || ['rubber', 'hover', 'supply', 'energy'].includes(t));
+  const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : 'rubber';
+  // a report of the design before a part was fitted lacks it for a moment
+  const ready = report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
   return (
-    <div className="station">
+    <div className="stack" style={{ gap: 10 }}>
+      <div style={{ overflowX: 'auto' }}><SegmentedControl size="xs" aria-label="Part of the Power station" value={tab} onChange={(v) => setChosen(v as Tab)} data={open.map((value) => ({ value, label: TABS[value] }))} /></div>
+      {trouble && <p className="stoptext" role="alert">{trouble}</p>}
+      {ledger?.stopped && <p className="stoptext">{ledger.stopped}</p>}
+      {tab === 'bench' ? <BenchTab /> : !ready ? <p className="dim" role="status">Working out the drive …</p> : tab === 'drive' ? <Drive report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'choose' ? <MatchTab report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'energy' ? <EnergyTab report={ready} /> : tab === 'supply' ? <SupplyTab report={ready} /> : tab === 'hover' ? <HoverTab report={ready} /> : tab === 'rubber' ? <RubberTab report={ready} /> : <SunTab report={ready} />}
+    </div>
+  );
+}
+
+function Drive({ report, ghost, setGhost }: { report: PowerReport; ghost: Ghost | null; setGhost: (g: Ghost | null) => void }) {
+  return (
+    <div className="station" style={{ '--cols': 'minmax(225px, 262px) minmax(0, 1fr) minmax(200px, 232px)' } as CSSProperties}>
+      <div className="stack"><DriveInputs /></div>
       <div className="stack">
-        <section className="block"><h2>Battery</h2><div className="fields">
-          <IntField label="Cells in series" path={`${P}.battery.series`} /><IntField label="Cells in parallel" path={`${P}.battery.parallel`} />
-          <DocField label="Capacity of the pack" path={`${P}.battery.capacity`} kind="charge" tracked /><DocField label="Resistance of a cell" path={`${P}.battery.cellResistance`} kind="resistance" tracked />
-          <DocField label="Largest rate, C" path={`${P}.battery.maxC`} kind="ratio" tracked /><DocField label="Usable share" path={`${P}.battery.usable`} kind="percent" tracked />
-        </div></section>
-        <section className="block"><h2>Controller</h2><div className="fields"><DocField label="Resistance" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="Largest current" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics draw" path={`${P}.avionicsCurrent`} kind="current" tracked /></div></section>
-        <section className="block"><h2>Motor</h2><div className="fields"><DocField label="Kv" path={`${P}.motor.kv`} kind="kv" tracked /><DocField label="Resistance" path={`${P}.motor.resistance`} kind="resistance" tracked /><DocField label="No-load current" path={`${P}.motor.noLoadCurrent`} kind="current" tracked /><DocField label="Largest current" path={`${P}.motor.maxCurrent`} kind="current" tracked /></div></section>
-        <section className="block"><h2>Propeller</h2><div className="fields"><DocField label="Diameter" path={`${P}.propeller.diameter`} kind="length" tracked /><DocField label="Pitch" path={`${P}.propeller.pitch`} kind="length" tracked /><IntField label="Blades" path={`${P}.propeller.blades`} /><DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" /><DocField label="Height, z" path={`${P}.propeller.z`} kind="length" /><DocField label="Down thrust" path={`${P}.propeller.downThrust`} kind="angle" /></div>
-          <Button size="compact-xs" variant="subtle" mt={6} onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: true })}>Fly it as a glider, without motor</Button></section>
-      </div>
-      <div className="stack">
+        <ChainPicture report={report} />
         <StationFindings of={['power']} empty="Current, tip speed and pack are inside their limits." />
-        <PowerCharts />
-        <div className="caution">Propellers cut: take the arming plug out before hands go near, stand out of the propeller’s plane, clamp the bench. Lithium packs burn: charge under watch on a fireproof base, never charge a swollen or dented one. Follow the makers’ sheets and local rules.</div>
+        <DriveCharts report={report} ghost={ghost} height={255} />
+        {ghost && <div className="dim" style={{ fontSize: '0.78rem' }}>Ghost: {ghost.name} <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>Forget it</Button></div>}
       </div>
       <div className="stack">
         <Readings title="Standing still, full throttle" state="all" ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']} />
         <div><LoadingPicker /></div>
-        <Readings title="In this loading" ids={['thrustToWeight', 'powerToWeight', 'lapCurrent', 'endurance']} />
+        <Readings title="In this state" ids={['thrustToWeight', 'powerToWeight', 'lapSpeed', 'lapCurrent', 'endurance']} />
+        <Card report={report} />
       </div>
     </div>
   );
 }
 
-function PowerCharts() {
-  const ledger = useWorkspace((w) => w.ledger);
-  const against = useWorkspace((w) => w.againstLedger);
-  const loading = useWorkspace((w) => w.loading);
-  if (!ledger || ledger.stopped) return null;
-  const thrust = curveOf(ledger, 'thrust', 'all')!, lap = curveOf(ledger, 'lapThrust', 'all')!, drag = curveOf(ledger, 'drag', loading)!;
-  const old = against && curveOf(against, 'thrust', 'all');
-  const v = entryOf(ledger, 'lapSpeed', loading)?.value;
-  const at = v ? { x: v, y: interpolateLinear(drag.x, drag.y, v), name: 'lap' } : null;
+/** The small figures of the drive that have no uncertainty of their own. */
+function Card({ report }: { report: PowerReport }) {
+  const units = useWorkspace((w) => w.units);
+  const c = report.cards!, v = report.volts!, line = (n: string, t: string) => <div key={n} style={{ display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: '0.78rem' }}><span className="dim">{n}</span><span className="num">{t}</span></div>;
   return (
-    <ChartFrame title="Thrust and drag against speed: level speeds are the crossings" height={330} xName="Airspeed" xKind="speed" yName="Force" yKind="force" yFromZero at={at}
-      series={[
-        { name: 'thrust, full throttle', x: thrust.x, y: thrust.y, sigma: thrust.sigma, look: 'predicted' },
-        { name: 'thrust, lap throttle', x: lap.x, y: lap.y, look: 'second' },
-        { name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'ink' },
-        ...(old ? [{ name: 'thrust, compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []),
-      ]} />
+    <section className="block" aria-label="More of the drive"><h2>More of the drive</h2>
+      {line('Pitch speed', formatQuantity(c.still.pitchSpeed, 'speed', units))}
+      {line('Grams per watt, standing', formatNumber(c.still.gramsPerWatt, 3))}
+      {line('Flying, full throttle', `${formatQuantity(c.flight.thrust, 'force', units)}, ${formatQuantity(c.flight.current, 'current', units)}`)}
+      {line('Volts: label, full, loaded', `${v.printed.toFixed(1)}, ${v.full.toFixed(1)}, ${v.loaded.toFixed(1)}`)}
+      {report.largestPropeller !== null && line('Largest that clears by 25 mm', formatQuantity(report.largestPropeller, 'length', units))}
+      {report.idle && line('Drag, stopped; turning free', `${formatQuantity(report.idle.stopped, 'dragArea', units)}; ${formatQuantity(report.idle.windmilling, 'dragArea', units)}`)}
+      {report.idle?.folded != null && line('Drag, folded', formatQuantity(report.idle.folded, 'dragArea', units))}
+      {report.stalledBlade !== null && line('Blade stalled, standing', `${(100 * report.stalledBlade).toFixed(0)} %`)}
+      {report.from && line('Coefficients from', report.from)}
+      {report.discharge && line('Full throttle, standing', `${formatQuantity(report.discharge.full.time, 'duration', units)}, ${report.discharge.full.end}`)}
+    </section>
   );
 }
-

@@ -29,7 +29,8 @@ export function Test() {
   const loading = useWorkspace((w) => w.loading);
   const temperature = useWorkspace((w) => w.content.document.brief.site.temperature);
   const addTest = useWorkspace((w) => w.addTest);
-  const tests = all.filter((t) => t.versionId === versionId);
+  const tests = all.filter((t) => t.versionId === versionId && !t.body.bench);
+  const benched = all.filter((t) => t.versionId === versionId && t.body.bench).length;
   const [chosen, setChosen] = useState<string | null>(tests.find((t) => !t.body.record.flown)?.id ?? tests[0]?.id ?? null);
   const [error, setError] = useState<string | null>(null);
   const add = async () => {
@@ -49,6 +50,7 @@ export function Test() {
           </button>
         ))}
         <Button mt={10} variant="light" onClick={() => void add()}>Plan a flight</Button>
+        {benched > 0 && <p className="dim" style={{ fontSize: '0.75rem' }}>{benched} bench test{benched > 1 ? 's' : ''} of this version: under Power, Bench.</p>}
         {error && <div role="alert" className="stoptext">{error}</div>}
       </section>
       {test ? <TestSheet key={test.id} id={test.id} body={test.body} /> : <div />}
@@ -171,6 +173,7 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
         {opt('Motor time', 'duration', 'duration')}
         {opt('Charge before', 'chargeBefore', 'charge', 'what the pack held')}
         {opt('Charge after', 'chargeAfter', 'charge', 'what was left: before less what the charger put back')}
+        {design.power.rubber && <RubberRecord record={r} put={put} />}
         <div className={`qf wide${error ? ' bad' : ''}`}><label htmlFor={`laps-${id}`}>Timed laps, seconds or min:sec</label><div className="box"><input id={`laps-${id}`} value={laps ?? r.laps.map((t) => Number(t.toFixed(2))).join('  ')} onChange={(e) => setLaps(e.target.value)} onBlur={commitLaps} onKeyDown={(e) => { if (e.key === 'Enter') commitLaps(); if (e.key === 'Escape') { setLaps(null); setError(null); } }} /></div>{error && <div className="err" role="alert">{error}</div>}</div>
       </div>
       <h2 className="head" style={{ marginTop: 14 }}>How it handled</h2>
@@ -180,6 +183,20 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
       <div className="qf" style={{ marginTop: 10 }}><label><span>Notes</span></label><TextCell label="Notes" path={`tests.${id}.body.record.notes`} area /></div>
       <div className="qf" style={{ marginTop: 8 }}><label><span>Damage</span></label><TextCell label="Damage" path={`tests.${id}.body.record.damage`} area /></div>
     </section>
+  );
+}
+
+/** Turns, torque, seconds, height of a flight on rubber; begun by the launch turns. */
+function RubberRecord({ record, put }: { record: TestBody['record']; put: (patch: Partial<TestBody['record']>) => string | null }) {
+  const r = record.rubber;
+  const set = (patch: Partial<NonNullable<TestBody['record']['rubber']>>) => put({ rubber: { ...(r ?? { launchTurns: 1, turnsLeft: null, launchTorque: null, seconds: 1, height: null, motorLength: null, pitch: null, clean: true }), ...patch } });
+  const free = (label: string, key: 'turnsLeft' | 'launchTorque' | 'height' | 'motorLength' | 'pitch', kind: KindName, hint?: string) => <QuantityField label={label} kind={kind} value={r?.[key] ?? null} hint={hint} onCommit={(si) => set({ [key]: si })} onClear={() => set({ [key]: null })} />;
+  return (
+    <>
+      <QuantityField label="Turns at launch" kind="count" value={r?.launchTurns ?? null} hint="of the motor, not of the crank" onCommit={(si) => set({ launchTurns: si })} />
+      {r && <><QuantityField label="Time aloft" kind="time" value={r.seconds} onCommit={(si) => set({ seconds: si })} />{free('Turns left', 'turnsLeft', 'count')}{free('Torque at launch', 'launchTorque', 'smallMoment')}{free('Greatest height', 'height', 'distance')}{free('Motor length, if another', 'motorLength', 'length')}{free('Pitch, if another', 'pitch', 'length')}
+        <Checkbox mt={18} label="Clean: no rafters, no steering" checked={r.clean} onChange={(e) => set({ clean: e.currentTarget.checked })} /></>}
+    </>
   );
 }
 

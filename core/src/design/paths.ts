@@ -34,5 +34,7 @@ export function setPath<T>(root: T, path: string, value: unknown): T {
   if (typeof root !== 'object' || root === null) return root;
   if (!Object.hasOwn(root, seg) && rest.length) return root;
   const node = root as Record<string, unknown> & Node;
+  // an optional part that is taken out leaves no key behind
+  if (!rest.length && value === undefined) { const { [seg]: _gone, ...kept } = node as Record<string, unknown>; return kept as T; }
   return { ...node, [seg]: rest.length ? setPath(node[seg], down, value) : value } as T;
 }

@@ -70,7 +70,7 @@ const STEP = 300;
  * @param load from the pack in level flight [W] @param pack usable energy [J] @param air [K]
  */
 export function solarDay(s: SolarData, load: number, pack: number, air: number): SolarDay {
-  const midnight = Date.parse(`${s.date}T00:00:00Z`) - (s.longitude / (2 * Math.PI)) * 86_400_000;
+  const midnight = new Date(`${s.date}T00:00:00Z`).getTime() - (s.longitude / (2 * Math.PI)) * 86_400_000;
   const N = 86_400 / STEP;
   const light = Array.from({ length: N }, (_, i) => s.clarity * clearSky(sunHeight(midnight + (i + 0.5) * STEP * 1000, s.latitude, s.longitude)));
   const power = light.map((g) => solarPower(s, g, air));

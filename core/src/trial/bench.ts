@@ -6,7 +6,7 @@
  *   since a controller's throttle curve is not known.
  * Factors come by Gauss-Newton with next to no prior, so that `refine` may weigh them against its own.
  */
-import { airAt } from '../air';
+import { airAt, G0 } from '../air';
 import type { BenchBody, Brief, Calibration, Design, Measurement } from '../design';
 import { FACTOR_IDS } from '../design';
 import { updateLinear } from '../numeric';
@@ -14,7 +14,7 @@ import { buildDrive, isFitted, MEAN_SOC, operate, propellerLoad, thrusterOf, typ
 
 export interface BenchPoint { run: number; throttle: number; volts: number; amps: number; thrust: number; omega: number; temperature: number | null; /** of the mean: thrust [N], relative rpm */ thrustSigma: number; omegaSpread: number; steady: boolean }
 
-export interface BenchStep { throttle: number; volts: number; amps: number; thrust: number; omega: number; power: number; runs: number; /** largest thrust over least, between runs, less 1 */ spread: number; predicted: { thrust: number; amps: number; omega: number } }
+export interface BenchStep { throttle: number; volts: number; amps: number; thrust: number; omega: number; power: number; gramsPerWatt: number; runs: number; /** largest thrust over least, between runs, less 1 */ spread: number; predicted: { thrust: number; amps: number; omega: number } }
 
 export interface BenchFit { thrust: number; torque: number; loss: number; /** standard uncertainties, same order */ sigma: [number, number, number]; covariance: number[][] }
 
@@ -100,7 +100,7 @@ function stepsOf(d: Drive, points: readonly BenchPoint[]): BenchStep[] {
   return [...by].sort((a, b) => a[0] - b[0]).map(([throttle, list]) => {
     const of = (k: 'volts' | 'amps' | 'thrust' | 'omega') => mean(list.map((p) => p[k])), thrusts = list.map((p) => p.thrust);
     const o = operate({ ...d, packResistance: 0, avionics: 0 }, throttle, 0, 1, of('volts'));
-    return { throttle, volts: of('volts'), amps: of('amps'), thrust: of('thrust'), omega: of('omega'), power: of('volts') * of('amps'), runs: list.length, spread: list.length > 1 ? Math.max(...thrusts) / Math.max(Math.min(...thrusts), 1e-9) - 1 : 0, predicted: { thrust: o.thrust, amps: o.current, omega: o.omega } };
+    return { throttle, volts: of('volts'), amps: of('amps'), thrust: of('thrust'), omega: of('omega'), power: of('volts') * of('amps'), gramsPerWatt: (1000 * of('thrust')) / G0 / Math.max(of('volts') * of('amps'), 1e-9), runs: list.length, spread: list.length > 1 ? Math.max(...thrusts) / Math.max(Math.min(...thrusts), 1e-9) - 1 : 0, predicted: { thrust: o.thrust, amps: o.current, omega: o.omega } };
   });
 }
 

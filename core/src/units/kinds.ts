@@ -88,6 +88,7 @@ export const KINDS = {
   reynolds: both('1', 3, 1000),
   wireArea: { metric: 'mm²', imperial: 'mm²', figures: 3, step: 0.1 },
   light: both('W/m²', 3, 50),
+  clock: both('h', 3, 1),
   flare: both('rad/(N·m)', 3, 5),
   rubberSize: { metric: 'mm', imperial: 'in', figures: 3, step: 0.05 },
   inertia: both('kg·m²', 3, 0.01),

@@ -4,3 +4,4 @@ export { nest, sheetDxf, sheetsPdf, sheetSvg } from './sheets';
 export type { Sheet } from './sheets';
 export { layThreeViews, threeViewDxf, threeViewPdf, threeViewSvg } from './threeView';
 export type { Drawing } from './threeView';
+export { labelSheet } from './labels';
