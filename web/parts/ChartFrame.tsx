@@ -15,6 +15,7 @@ export interface Series {
   /** half-width of the soft band */ sigma?: readonly number[] | null;
   look: 'predicted' | 'measured' | 'asked' | 'ghost' | 'ink' | 'second';
   /** points only */ marks?: boolean;
+  /** small points, for clouds */ small?: boolean;
   /** points joined by straight lines: the x axis has only these values */ joined?: boolean;
 }
 
@@ -64,7 +65,7 @@ function datasets(el: Element, series: readonly Series[], cx: (v: number) => num
     }
     out.push({
       label: s.name, data: line, borderColor: colour, backgroundColor: s.look === 'predicted' && (s.marks || s.joined) ? css(el, '--paper') : colour, showLine: !s.marks, borderWidth: s.marks ? 1.6 : 1.8,
-      pointRadius: s.marks || s.joined ? 4.5 : 0, pointHoverRadius: s.marks || s.joined ? 5.5 : 3, pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle', pointBorderColor: colour, pointBorderWidth: 1.6,
+      pointRadius: s.small ? 1.6 : s.marks || s.joined ? 4.5 : 0, pointHoverRadius: s.marks || s.joined ? 5.5 : 3, pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle', pointBorderColor: colour, pointBorderWidth: 1.6,
       borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined, tension: s.joined ? 0 : 0.15,
     });
   }

@@ -1,6 +1,6 @@
 'use client';
 /** The eight numbers this project cares most about, always in sight. */
-import { formatSpread, spreadMatters } from '@skiametra/core/units';
+import { formatSpread, kindAt, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, ThreeMark, valueText } from './ThreeMark';
 import { useMarks } from './useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -26,11 +26,11 @@ function Cell({ watched }: { watched: string }) {
   const { def, marks, broken } = useMarks(id, state);
   const name = def?.name ?? id;
   const where = loadings.find((l) => l.id === state)?.name;
-  const v = def && marks.predicted ? valueText(marks.predicted.value, def.kind, units) : { value: '–', unit: '' };
+  const v = def && marks.predicted ? valueText(marks.predicted.value, kindAt(def.kind, marks.predicted.value), units) : { value: '–', unit: '' };
   return (
     <button type="button" onClick={() => setWhy({ id, state })} title={`${name}${where ? `, ${where}` : ''}`} data-watch={watched}>
       <div className="label">{name}{where ? ` · ${where}` : ''}</div>
-      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></div>
+      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}` : ''}</span></div>
       <ThreeMark marks={marks} label={def ? describeMarks(name, marks, def.kind, units) : name} />
     </button>
   );

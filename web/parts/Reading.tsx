@@ -1,5 +1,5 @@
 'use client';
-import { formatSpread, spreadMatters } from '@skiametra/core/units';
+import { formatSpread, kindAt, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, ThreeMark, valueText } from './ThreeMark';
 import { useMarks } from './useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -12,12 +12,12 @@ export function Reading({ id, state, name }: { id: string; state?: string; name?
   const at = state ?? loading;
   const { def, marks, broken } = useMarks(id, at);
   if (!def) return null;
-  const shown = marks.predicted ? valueText(marks.predicted.value, def.kind, units) : { value: '–', unit: '' };
+  const shown = marks.predicted ? valueText(marks.predicted.value, kindAt(def.kind, marks.predicted.value), units) : { value: '–', unit: '' };
   return (
     <button type="button" className="reading" onClick={() => setWhy({ id, state: at })} title="Why this number">
       <span className="top">
         <span className="name">{name ?? def.name}</span>
-        <span className="num" style={{ color: broken ? 'var(--stop)' : undefined }}>{shown.value}<span className="dim" style={{ fontSize: '0.72rem' }}> {shown.unit}{marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}</span></span>
+        <span className="num" style={{ color: broken ? 'var(--stop)' : undefined }}>{shown.value}<span className="dim" style={{ fontSize: '0.72rem' }}> {shown.unit}{marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}` : ''}</span></span>
       </span>
       {(marks.asked || marks.measured || marks.ghost != null || (marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma))) && <ThreeMark marks={marks} label={describeMarks(name ?? def.name, marks, def.kind, units)} />}
     </button>

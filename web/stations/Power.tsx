@@ -53,10 +53,10 @@ function Drive({ report, ghost, setGhost }: { report: PowerReport; ghost: Ghost 
   return (
     <div className="station" style={{ '--cols': 'minmax(225px, 262px) minmax(0, 1fr) minmax(200px, 232px)' } as CSSProperties}>
       <div className="stack"><DriveInputs /></div>
-      <div className="stack">
+      <div className="stack" style={{ gap: 8 }}>
         <ChainPicture report={report} />
         <StationFindings of={['power']} empty="Current, tip speed and pack are inside their limits." />
-        <DriveCharts report={report} ghost={ghost} height={255} />
+        <DriveCharts report={report} ghost={ghost} height={195} />
         {ghost && <div className="dim" style={{ fontSize: '0.78rem' }}>Ghost: {ghost.name} <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>Forget it</Button></div>}
       </div>
       <div className="stack">

@@ -63,7 +63,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
   if (second) { const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined); if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason); }
   if (supply) {
     const r = supplyReport(supply, battery.chemistry), shared = r.lines.filter((l) => l.single && l.lost.length > 0);
-    if (shared.length) add('power', 'look', 'all', `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}): a separate receiver supply takes it off. ${shared[shared.length - 1].sentence ?? ''}`.trim());
+    if (shared.length) add('power', 'look', 'all', `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}); a separate receiver supply takes it off.`);
     for (const l of r.lines) if (l.used !== null && l.used > 1) add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
     for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.sentence);
   }

@@ -16,12 +16,18 @@ export function formatNumber(x: number, figures: number): string {
 
 /** Value in the person's unit without the unit's name. */
 export function formatValue(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
-  if (kind === 'count' && Math.abs(si - Math.round(si)) < 1e-9) return formatNumber(Math.round(si), 9);
+  if (kind === 'count' && (Math.abs(si - Math.round(si)) < 1e-9 || Math.abs(si) >= 100)) return formatNumber(Math.round(si), 9);
   return formatNumber(toShown(si, shownUnit(kind, system)), figures ?? KINDS[kind].figures);
 }
 
+/** The kind a value is shown as: the all-up mass of a model under 100 g in grams. */
+export function kindAt(kind: KindName, si: number): KindName {
+  return kind === 'allUpMass' && Math.abs(si) < 0.1 ? 'mass' : kind;
+}
+
 /** Value with its unit: `8.42 m/s`. */
-export function formatQuantity(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
+export function formatQuantity(si: number, asked: KindName, system: UnitSystem, figures?: number): string {
+  const kind = kindAt(asked, si);
   const label = unitLabel(shownUnit(kind, system));
   const value = formatValue(si, kind, system, figures);
   return label === '' ? value : label === '°' || label === '%' ? `${value}${label === '%' ? ' %' : '°'}` : `${value} ${label}`;

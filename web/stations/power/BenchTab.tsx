@@ -100,7 +100,7 @@ function BenchSheet({ test }: { test: BenchTest }) {
   return (
     <div className="cols" style={{ '--cols': 'minmax(0, 1.35fr) minmax(0, 1fr)', gap: 24 } as CSSProperties}>
       <div className="stack">
-        <section className="block"><h2><TextCell label="Title of the bench test" path={`${P}.card.title`} /></h2>
+        <section className="block"><div style={{ fontWeight: 650, marginBottom: 6 }}><TextCell label="Title of the bench test" path={`${P}.card.title`} /></div>
           <div className="fields" style={{ gridTemplateColumns: '1fr 1fr 1fr' }}>
             <NativeSelect label="Propeller on the stand" value={bench.propeller ?? ''} onChange={(e) => void take({ ...bench, propeller: e.currentTarget.value || null })} data={options('propeller', 'as designed')} />
             <NativeSelect label="Pack" value={bench.pack ?? ''} onChange={(e) => void take({ ...bench, pack: e.currentTarget.value || null })} data={options('pack', 'as designed')} />
@@ -231,7 +231,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
             <tbody>{([['thrust at its rpm', f.thrust, f.sigma[0]], ['propeller torque', f.torque, f.sigma[1]], ['electrical loss', f.loss, f.sigma[2]]] as const).map(([n, v, s]) => <tr key={n}><td>{n}</td><td className="num" style={{ color: 'var(--measured)' }}>{v.toFixed(3)}</td><td className="num">{s.toFixed(3)}</td></tr>)}</tbody></table>
         )}
         {result.corrected && predicted != null && <p style={{ margin: '6px 0' }}>Brought to the site’s air and a half-full pack: <b className="num">{formatQuantity(result.corrected.thrust, 'force', units)}</b>, {formatQuantity(result.corrected.amps, 'current', units)} at {formatQuantity(result.corrected.omega, 'rotation', units)}; predicted {formatQuantity(predicted, 'force', units)}.</p>}
-        {own && <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}><Button loading={busy} onClick={() => void calibrate()}>Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}</Button><span className="dim" style={{ fontSize: '0.75rem' }}>weighed against what the model believed before</span></div>}
+        {own && <div><Button loading={busy} onClick={() => void calibrate()}>Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}</Button><div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>Weighed against what the model believed before.</div></div>}
         {failed && <div role="alert" className="stoptext">{failed}</div>}
         {!own && result.correction && index >= 0 && <div><p style={{ margin: '6px 0' }}>This is not the propeller the design flies, so it teaches the model nothing; its factors can be kept with it.</p><Button onClick={() => edit({ type: 'set', path: `document.design.swaps.${swaps![index].id}.data.correction`, value: result.correction })}>Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with {swaps![index].label}</Button></div>}
       </section>

@@ -9,21 +9,21 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 type Case = 'still' | 'flight' | 'full';
 
-const W = 120, H = 92, TALL = 62;
+const W = 120, H = 66, TALL = 46;
 
 export function marginText(m: Margin, units: UnitSystem): string {
   if (m.what === 'current') return `${formatNumber(m.value, 3)} of ${formatNumber(m.limit, 3)} A`;
   if (m.what === 'volts') return `${formatNumber(m.value, 3)} V, least ${formatNumber(m.limit, 3)}`;
-  if (m.what === 'temperature') return `${formatQuantity(m.value, 'temperature', units)} of ${formatQuantity(m.limit, 'temperature', units)}`;
-  return `tips Mach ${m.value.toFixed(2)} of ${m.limit}`;
+  if (m.what === 'temperature') return `${formatQuantity(m.value, 'temperature', units).replace(/ .*/, '')} of ${formatQuantity(m.limit, 'temperature', units)}`;
+  return `Mach ${m.value.toFixed(2)} of ${m.limit}`;
 }
 
 function MarginBar({ m, weak, units }: { m: Margin; weak: boolean; units: UnitSystem }) {
   const used = Math.min(1.25, m.used), x = (used / 1.25) * 104, limit = (1 / 1.25) * 104;
   const colour = m.used > 1 ? 'var(--stop)' : m.used > 0.85 ? 'var(--look)' : 'var(--predicted)';
   return (
-    <div style={{ fontSize: '0.7rem', marginTop: 3 }} title={`${Math.round(m.used * 100)} % of its limit`}>
-      <span style={{ color: weak ? colour : 'var(--ink-2)', fontWeight: weak ? 650 : 400 }} className="num">{marginText(m, units)}</span>
+    <div style={{ fontSize: '0.68rem', marginTop: 2 }} title={`${Math.round(m.used * 100)} % of its limit`}>
+      <span style={{ color: weak ? colour : 'var(--ink-2)', fontWeight: weak ? 650 : 400, whiteSpace: 'nowrap', letterSpacing: '-0.03em' }} className="num">{marginText(m, units)}</span>
       <svg viewBox="0 0 112 12" width="100%" height={12} role="img" aria-label={`${m.what}: ${Math.round(m.used * 100)} % of its limit`} style={{ display: 'block' }}>
         <line x1={2} x2={108} y1={6} y2={6} stroke="var(--hair)" />
         <path d={`M ${limit + 4} 1 H ${limit} V 11 H ${limit + 4}`} fill="none" stroke="var(--asked)" strokeWidth={1.4} />
@@ -35,8 +35,8 @@ function MarginBar({ m, weak, units }: { m: Margin; weak: boolean; units: UnitSy
 
 /** Band of one link, from the watts that come in to those that leave. */
 function Band({ link, most, last }: { link: Link; most: number; last: boolean }) {
-  const h = (w: number) => Math.max(0, (w / most) * TALL), a = h(link.powerIn), b = h(link.powerOut), mid = TALL / 2 + 4;
-  const lost = h(link.loss);
+  const h = (w: number) => Math.max(0, (w / most) * TALL), a = h(link.powerIn), b = link.id === 'propeller' && link.powerOut <= 0 ? h(link.powerIn) : h(link.powerOut), mid = TALL / 2 + 4;
+  const still = link.id === 'propeller' && link.powerOut <= 0, lost = still ? 0 : h(link.loss);
   return (
     <svg viewBox={`0 0 ${W} ${H}`} width="100%" height={H} preserveAspectRatio="none" aria-hidden="true" style={{ display: 'block' }}>
       <path d={`M 0 ${mid - a / 2} C ${W * 0.45} ${mid - a / 2} ${W * 0.55} ${mid - a / 2} ${W} ${mid - a / 2} V ${mid - a / 2 + b} C ${W * 0.7} ${mid - a / 2 + b} ${W * 0.6} ${mid + a / 2} 0 ${mid + a / 2} Z`} fill="var(--predicted-soft)" />
@@ -63,8 +63,8 @@ export function ChainPicture({ report }: { report: PowerReport }) {
             <div key={l.id} style={{ minWidth: 0, padding: '0 6px 4px', background: isWeak ? 'var(--paper-2)' : undefined }} data-link={l.id}>
               <div style={{ display: 'flex', alignItems: 'baseline', gap: 4, whiteSpace: 'nowrap' }}><b style={{ fontSize: '0.78rem', fontWeight: 650, color: isWeak ? tone : undefined, overflow: 'hidden', textOverflow: 'ellipsis' }}>{isWeak ? '▸ ' : ''}{l.name}</b></div>
               <div style={{ margin: '0 -6px' }}><Band link={l} most={most} last={i === c.links.length - 1} /></div>
-              <div className="num" style={{ fontSize: '0.72rem' }}>{l.id === 'propeller' && l.powerOut <= 0 ? `${formatNumber(l.powerIn, 3)} W into air` : <>−{formatNumber(l.loss, l.loss < 10 ? 2 : 3)} W <span className="dim">{formatNumber(100 * l.efficiency, 3)} %</span></>}</div>
-              {l.margins.map((m) => <MarginBar key={m.what} m={m} units={units} weak={weak?.link.id === l.id && weak.margin.what === m.what} />)}
+              <div className="num" style={{ fontSize: '0.72rem', whiteSpace: 'nowrap', letterSpacing: '-0.03em' }}>{l.id === 'propeller' && l.powerOut <= 0 ? `${formatNumber(l.powerIn, 3)} W into air` : <>−{formatNumber(l.loss, l.loss < 10 ? 2 : 3)} W <span className="dim">{formatNumber(100 * l.efficiency, 3)} %</span></>}</div>
+              {l.margins.map((m) => <MarginBar key={m.what} m={m} units={units} weak={isWeak && weak!.margin.what === m.what} />)}
             </div>
           );
         })}

@@ -24,10 +24,10 @@ export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
       <IntField label="Cells in series" path={`${at}.series`} /><IntField label="Cells in parallel" path={`${at}.parallel`} />
-      <DocField label="Capacity of the pack" path={`${at}.capacity`} kind="charge" tracked={tracked} /><DocField label="Resistance of a cell" path={`${at}.cellResistance`} kind="resistance" tracked={tracked} />
-      <DocField label="Largest rate, C" path={`${at}.maxC`} kind="ratio" tracked={tracked} /><DocField label="Usable share" path={`${at}.usable`} kind="percent" tracked={tracked} />
-      <Choice label="Chemistry" path={`${at}.chemistry`} data={CELLS} fallback="LiPo" /><DocField label="Charge lost to age" optional path={`${at}.age`} kind="percent" />
-      <DocField label="Temperature of the cells" optional path={`${at}.temperature`} kind="temperature" hint="25 °C where left empty" />
+      <DocField label="Capacity" path={`${at}.capacity`} kind="charge" tracked={tracked} /><DocField label="Per cell" path={`${at}.cellResistance`} kind="resistance" tracked={tracked} />
+      <DocField label="Rate, C" path={`${at}.maxC`} kind="ratio" tracked={tracked} /><DocField label="Usable" path={`${at}.usable`} kind="percent" tracked={tracked} />
+      <Choice label="Chemistry" path={`${at}.chemistry`} data={CELLS} fallback="LiPo" /><DocField label="Lost to age" optional path={`${at}.age`} kind="percent" />
+      <DocField label="Cells at" optional path={`${at}.temperature`} kind="temperature" hint="25 °C where left empty" />
     </div>
   );
 }
@@ -36,9 +36,9 @@ export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) 
   return (
     <div className="fields">
       <DocField label="Kv" path={`${at}.kv`} kind="kv" tracked={tracked} /><DocField label="Resistance" path={`${at}.resistance`} kind="resistance" tracked={tracked} />
-      <DocField label="No-load current" path={`${at}.noLoadCurrent`} kind="current" tracked={tracked} /><DocField label="read at" optional path={`${at}.noLoadVolts`} kind="voltage" />
-      <DocField label="Largest current" path={`${at}.maxCurrent`} kind="current" tracked={tracked} /><DocField label="Mass, for its heat" optional path={`${at}.mass`} kind="mass" />
-      <DocField label="Gear, motor turns to one" optional path={`${at}.gear`} kind="ratio" /><DocField label="Winding limit" optional path={`${at}.maxTemperature`} kind="temperature" hint="120 °C where left empty" />
+      <DocField label="No load" path={`${at}.noLoadCurrent`} kind="current" tracked={tracked} /><DocField label="no load read at" optional path={`${at}.noLoadVolts`} kind="voltage" />
+      <DocField label="At most" path={`${at}.maxCurrent`} kind="current" tracked={tracked} /><DocField label="Mass" optional path={`${at}.mass`} kind="mass" />
+      <DocField label="Gear, to one" optional path={`${at}.gear`} kind="ratio" /><DocField label="Winding limit" optional path={`${at}.maxTemperature`} kind="temperature" hint="120 °C where left empty" />
     </div>
   );
 }
@@ -98,7 +98,7 @@ export function DriveInputs() {
         <p className="caution" style={{ margin: '8px 0 0' }}>Propellers cut: arming plug out before hands go near, stand out of the plane of the blades, throw away a nicked one.</p>
       </>}
       {part === 'rest' && <>
-        <div className="fields"><DocField label="Controller, resistance" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="Controller, largest current" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics draw" path={`${P}.avionicsCurrent`} kind="current" tracked /><DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" /></div>
+        <div className="fields"><DocField label="Controller" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="At most" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics" path={`${P}.avionicsCurrent`} kind="current" tracked /><DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" /></div>
         {power.wire ? <div className="fields" style={{ marginTop: 8 }}><DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" /><DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" /></div> : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}>Add the wire between pack and controller</Button>}
         <div style={{ marginTop: 10 }}><Button size="compact-xs" variant="subtle" onClick={() => set('unpowered', true)}>Fly it as a glider, without motor</Button></div>
       </>}

@@ -18,17 +18,17 @@ export function EnergyTab({ report }: { report: PowerReport }) {
   const phases = design.phases ?? [], plan = report.phases;
   const newRow = () => ({ id: freshId('phase', phases), name: 'Phase', kind: 'cruise', loading: design.loadings[0].id, time: 60, speed: null, flown: false });
   return (
-    <div className="station" style={{ '--cols': 'minmax(0, 1.5fr) minmax(260px, 1fr)' } as CSSProperties}>
+    <div className="station" style={{ '--cols': 'minmax(0, 1.9fr) minmax(260px, 1fr)' } as CSSProperties}>
       <div className="stack">
         <section className="block"><h2>The flight, phase by phase <span className="right dim">an empty speed is the state’s own</span></h2>
           {design.phases ? <SheetTable path={`${D}.phases`} caption="Phases of the flight" addLabel="Add a phase" newRow={newRow}
             columns={[
-              { key: 'name', label: 'Phase', cell: { type: 'text' }, width: 150 }, { key: 'kind', label: 'Mode', cell: { type: 'choice', options: PHASE_KINDS.map((k) => ({ value: k, label: k })) }, width: 84 },
-              { key: 'loading', label: 'State', cell: { type: 'choice', options: design.loadings.map((l) => ({ value: l.id, label: l.name })) }, width: 120 },
-              { key: 'time', label: 'Time', cell: { type: 'quantity', kind: 'time' }, width: 56 }, { key: 'speed', label: 'Speed', width: 62, numeric: true, cell: { type: 'shown', render: (_r, i) => <DocField label={`Speed, row ${i + 1}`} path={`${D}.phases.${i}.speed`} kind="speed" hideLabel hideUnit optional="null" /> } },
+              { key: 'name', label: 'Phase', cell: { type: 'text' }, width: 128 }, { key: 'kind', label: 'Mode', cell: { type: 'choice', options: PHASE_KINDS.map((k) => ({ value: k, label: k })) }, width: 66 },
+              { key: 'loading', label: 'State', cell: { type: 'choice', options: design.loadings.map((l) => ({ value: l.id, label: l.name })) }, width: 96 },
+              { key: 'time', label: 'Time', cell: { type: 'quantity', kind: 'time' }, width: 50 }, { key: 'speed', label: 'Speed', width: 48, numeric: true, cell: { type: 'shown', render: (_r, i) => <DocField label={`Speed, row ${i + 1}`} path={`${D}.phases.${i}.speed`} kind="speed" hideLabel hideUnit optional="null" /> } },
               { key: 'flown', label: 'Flown', width: 44, cell: { type: 'shown', render: (r, i) => <Checkbox aria-label={`Flown, row ${i + 1}`} checked={Boolean(r.flown)} onChange={(e) => edit({ type: 'set', path: `${D}.phases.${i}.flown`, value: e.currentTarget.checked })} /> } },
-              { key: 'power', label: 'Power', width: 64, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num">{plan?.rows[i] ? (plan.rows[i].power === null ? <span className="stoptext">too much</span> : formatQuantity(plan.rows[i].power!, 'power', units)) : '…'}</span> } },
-              { key: 'energy', label: 'Energy', width: 70, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num">{plan?.rows[i] ? formatQuantity(plan.rows[i].energy, 'energy', units) : ''}</span> } },
+              { key: 'power', label: 'Power', width: 60, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num">{plan?.rows[i] ? (plan.rows[i].power === null ? <span className="stoptext">too much</span> : formatQuantity(plan.rows[i].power!, 'power', units)) : '…'}</span> } },
+              { key: 'energy', label: 'Energy', width: 76, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num" style={{ whiteSpace: 'nowrap' }}>{plan?.rows[i] ? formatQuantity(plan.rows[i].energy, 'energy', units) : ''}</span> } },
               { key: 'left', label: 'Left', width: 70, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num" style={{ color: plan?.rows[i] && plan.rows[i].left < plan.reserve ? 'var(--stop)' : undefined }}>{plan?.rows[i] ? formatQuantity(plan.rows[i].left, 'energy', units) : ''}</span> } },
             ]} /> : <p className="dim">No plan yet. Write the flight as phases: what each takes from the pack, and whether that mode has ever been flown.</p>}
           {!design.phases && <button type="button" className="sorter" style={{ color: 'var(--predicted)' }} onClick={() => edit({ type: 'set', path: `${D}.phases`, value: [newRow()] })}>Begin with one phase</button>}

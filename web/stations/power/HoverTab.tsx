@@ -21,7 +21,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
   const lift = design.power.lift;
   const fit = () => edit({ type: 'set', path: L, value: { motor: { kv: design.power.motor.kv, resistance: design.power.motor.resistance, noLoadCurrent: design.power.motor.noLoadCurrent, maxCurrent: design.power.motor.maxCurrent }, esc: design.power.esc, propeller: { diameter: 0.33, pitch: 0.11, blades: 2, family: 'multirotor' }, law: 'duty' } });
   if (!report.hover) return <div className="stack"><p style={{ maxWidth: 560 }}>Nothing lifts: no lift motors are fitted and no shaft tilts. Rotors are placed under Shape (lift-and-cruise layout) or Balance; their motor and propeller are chosen here.</p><div><Button variant="light" onClick={fit}>Fit lift motors</Button></div></div>;
-  const h = report.hover, p = h.point, state = design.loadings.find((l) => l.id === loading);
+  const h = report.hover, p = h.point, state = design.loadings.find((l) => l.id === loading), hovering = state?.hover ? state : design.loadings.find((l) => l.hover);
   return (
     <div className="station" style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}>
       <div className="stack">
@@ -54,7 +54,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <div><LoadingPicker /></div>
-        {state?.hover ? <Readings title="Hover" ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'mass']} /> : <p className="dim">Readings with uncertainty stand at states that are marked as hover; this one flies on the wing.</p>}
+        {hovering ? <Readings title={`In ${hovering.name}`} state={hovering.id} ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'mass']} /> : <p className="dim">Mark a state as hover under Balance: its figures then stand here with their uncertainty.</p>}
         <Readings title="On the wing" ids={['stallSpeed', 'lapSpeed', 'lapCurrent', 'endurance']} />
       </div>
     </div>

@@ -5,7 +5,7 @@ import { useMemo, useRef, useState, type CSSProperties } from 'react';
 import type { PowerReport, Trial } from '@skiametra/core/assess';
 import { quantityDef } from '@skiametra/core/assess';
 import { combinationChanges, combinationCount, indexOfCombination, outSentence, paretoRows, partsFor, type MatchRow, type MatchTask, type OutReason, type PartsList } from '@skiametra/core/power';
-import { formatQuantity, type KindName } from '@skiametra/core/units';
+import { formatQuantity, formatValue, shownUnit, type KindName } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { QuantityField } from '../../parts/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -14,8 +14,8 @@ import type { Ghost } from './useGhost';
 
 const REASON: Record<OutReason, string> = { diameter: 'propeller too large for the ground', cells: 'too many cells', current: 'over the motor’s current', 'pack current': 'over the pack’s current', fuse: 'over the rule’s current', controller: 'no controller', 'tip speed': 'tips too fast', mass: 'too heavy', 'no level flight': 'no level flight', climb: 'climbs too little', strip: 'strip too short', time: 'flies too short' };
 const COLUMNS: { key: keyof MatchRow; label: string; kind: KindName; better: 1 | -1 }[] = [
-  { key: 'levelSpeed', label: 'Level at throttle', kind: 'speed', better: -1 }, { key: 'thrustAtSpeed', label: 'Thrust at speed', kind: 'force', better: -1 }, { key: 'climb', label: 'Climb', kind: 'climbRate', better: -1 },
-  { key: 'run', label: 'Run', kind: 'distance', better: 1 }, { key: 'time', label: 'Time', kind: 'duration', better: -1 }, { key: 'mass', label: 'All-up', kind: 'allUpMass', better: 1 }, { key: 'used', label: 'Nearest limit', kind: 'percent', better: 1 },
+  { key: 'levelSpeed', label: 'Level', kind: 'speed', better: -1 }, { key: 'thrustAtSpeed', label: 'Thrust', kind: 'force', better: -1 }, { key: 'climb', label: 'Climb', kind: 'climbRate', better: -1 },
+  { key: 'run', label: 'Run', kind: 'distance', better: 1 }, { key: 'time', label: 'Time', kind: 'duration', better: -1 }, { key: 'mass', label: 'All-up', kind: 'allUpMass', better: 1 }, { key: 'used', label: 'Limit', kind: 'percent', better: 1 },
 ];
 const MOST_SHOWN = 24, MOST_POINTS = 350, MOST_COMPARED = 4;
 const COMPARED = ['mass', 'staticThrust', 'staticCurrent', 'topSpeed', 'climbRate', 'groundRun', 'lapTime', 'laps', 'energyLeft', 'staticMargin', 'score'] as const;
@@ -90,11 +90,11 @@ export function MatchTab({ report, ghost, setGhost }: { report: PowerReport; gho
         {found && (
           <>
             <ChartFrame title={`${found.rows.length} stay in; ${front.length} that no other beats${found.done ? '' : ' (stopped early)'}`} height={230} xName="Time aloft" xKind="duration" yName={`Thrust at ${formatQuantity(found.of.speed, 'speed', units)}`} yKind="force"
-              series={[{ name: 'stays in', ...thin(found.rows), look: 'ghost', marks: true }, { name: 'not beaten in thrust, time and lightness', ...thin(front), look: 'predicted', marks: true }]} />
+              series={[{ name: 'not beaten in thrust, time and lightness', ...thin(front), look: 'predicted', marks: true }, { name: 'stays in', ...thin(found.rows), look: 'ghost', marks: true, small: true }]} />
             {found.rows.length === 0 && <p role="status">Nothing stays in. The commonest reasons stand at the left: lift the limit that blocks most, or change the airframe.</p>}
-            {shown.length > 0 && <div className="scrollx"><table className="sheet shelf" aria-label="Combinations that no other beats"><thead><tr><th>Motor</th><th>Propeller</th><th>Pack</th><th>Ctrl</th>{COLUMNS.map((c) => <th key={c.key} className="num" aria-sort={sort === c.key ? (c.better < 0 ? 'descending' : 'ascending') : undefined}><button type="button" className="sorter" onClick={() => setSort(c.key)}>{c.label}{sort === c.key ? ' ↓' : ''}</button></th>)}<th /></tr></thead>
+            {shown.length > 0 && <div className="scrollx"><table className="sheet shelf" aria-label="Combinations that no other beats"><thead><tr><th>Motor</th><th>Propeller</th><th>Pack</th><th>ESC</th>{COLUMNS.map((c) => <th key={c.key} className="num" aria-sort={sort === c.key ? (c.better < 0 ? 'descending' : 'ascending') : undefined}><button type="button" className="sorter" onClick={() => setSort(c.key)}>{c.label} [{shownUnit(c.kind, units)}]{sort === c.key ? ' ↓' : ''}</button></th>)}<th /></tr></thead>
               <tbody>{shown.map((r) => { const n = nameOf(parts, r), on = columns.some((c) => c.id === String(r.index)); return (
-                <tr key={r.index}><td>{n.motor}</td><td>{n.propeller}</td><td>{n.pack}</td><td>{parts.escs.find((e) => e.id === r.esc)?.name}</td>{COLUMNS.map((c) => <td key={c.key} className="num">{formatQuantity(r[c.key] as number, c.kind, units)}</td>)}
+                <tr key={r.index} style={{ whiteSpace: 'nowrap' }}><td>{n.motor}</td><td>{n.propeller}</td><td>{n.pack}</td><td>{parts.escs.find((e) => e.id === r.esc)?.name}</td>{COLUMNS.map((c) => <td key={c.key} className="num">{formatValue(r[c.key] as number, c.kind, units)}</td>)}
                   <td><Button size="compact-xs" variant={on ? 'filled' : 'subtle'} aria-pressed={on} onClick={() => void compare(String(r.index), `${n.motor} · ${n.propeller} · ${n.pack}`, combinationChanges(design, parts, r))}>Compare</Button></td></tr>); })}</tbody></table></div>}
           </>
         )}
@@ -143,7 +143,7 @@ function Compared({ columns, setColumns, ghost, setGhost }: { columns: Column[];
     <section className="block" aria-label="Side by side"><h2>Side by side, through the whole assessment</h2>
       <div className="scrollx"><table className="sheet" aria-label="Combinations side by side"><thead><tr><th /><th className="num">Fitted now</th>{columns.map((c) => <th key={c.id} className="num" style={{ whiteSpace: 'normal', minWidth: 120 }}>{c.name}</th>)}</tr></thead>
         <tbody>
-          {COMPARED.map((id) => { const def = quantityDef(id)!, now = ledger && at(ledger.entries, id); return now == null ? null : <tr key={id}><td>{def.name}</td><td className="num">{formatQuantity(now, def.kind, units)}</td>{columns.map((c) => { const v = c.trial && at(c.trial.values, id); const gain = v != null && def.better !== 'none' ? (def.better === 'more' ? v - now : now - v) : 0; return <td key={c.id} className="num" style={{ color: gain > 1e-3 * Math.abs(now) ? 'var(--fine)' : gain < -1e-3 * Math.abs(now) ? 'var(--look)' : undefined }}>{v == null ? (c.trial ? '–' : '…') : formatQuantity(v, def.kind, units)}</td>; })}</tr>; })}
+          {COMPARED.map((id) => { const def = quantityDef(id)!, now = ledger && at(ledger.entries, id); return now == null ? null : <tr key={id} style={{ whiteSpace: 'nowrap' }}><td>{def.name}</td><td className="num">{formatQuantity(now, def.kind, units)}</td>{columns.map((c) => { const v = c.trial && at(c.trial.values, id); const gain = v != null && def.better !== 'none' ? (def.better === 'more' ? v - now : now - v) : 0; return <td key={c.id} className="num" style={{ color: gain > 1e-3 * Math.abs(now) ? 'var(--fine)' : gain < -1e-3 * Math.abs(now) ? 'var(--look)' : undefined }}>{v == null ? (c.trial ? '–' : '…') : formatQuantity(v, def.kind, units)}</td>; })}</tr>; })}
           <tr><td>What is wrong</td><td />{columns.map((c) => <td key={c.id} style={{ whiteSpace: 'normal', fontSize: '0.72rem' }}>{c.trial?.stopped ?? c.trial?.findings.slice(0, 2).join(' ') ?? ''}</td>)}</tr>
           <tr><td /><td />{columns.map((c) => <td key={c.id}><div style={{ display: 'flex', flexWrap: 'wrap', gap: 4, justifyContent: 'end' }}><Button size="compact-xs" onClick={() => { edit({ type: 'apply', changes: c.changes.map((x) => ({ path: `document.design.${x.path}`, value: x.value })) }); setColumns(columns.filter((x) => x.id !== c.id)); }}>Fit</Button><Button size="compact-xs" variant={ghost?.name === c.name ? 'filled' : 'default'} disabled={!c.trial} onClick={() => setGhost(ghost?.name === c.name ? null : { name: c.name, thrust: c.trial!.thrust })}>Ghost</Button><Button size="compact-xs" variant="subtle" aria-label={`Take ${c.name} away`} onClick={() => setColumns(columns.filter((x) => x.id !== c.id))}>✕</Button></div></td>)}</tr>
         </tbody></table></div>

@@ -24,7 +24,7 @@ export function SunTab({ report }: { report: PowerReport }) {
   const words = [
     array.sentence,
     day.leastLight === null ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.` : day.leastHeight === null ? `${formatQuantity(day.leastLight, 'light', units)} of light would carry level flight (${formatQuantity(load, 'power', units)}); this day never has so much.` : `The sun alone carries level flight (${formatQuantity(load, 'power', units)}) from ${formatQuantity(day.leastLight, 'light', units)} on the wing: when it stands over ${formatQuantity(day.leastHeight, 'angle', units)}.`,
-    day.allDay ? 'The pack lasts the night: it stays up.' : `Launched at ${clock(day.launchHour)} with a full pack it stays up for ${formatQuantity(day.aloft / 60, 'time', units).replace(' s', ' min')}.`,
+    day.allDay ? 'The pack lasts the night: it stays up.' : `Launched at ${clock(day.launchHour)} with a full pack it stays up for ${(day.aloft / 3600).toFixed(1)} h.`,
     day.surplus >= 0 ? `Over the day ${formatQuantity(day.surplus, 'energy', units)} are left over.` : `Over a whole day and night ${formatQuantity(-day.surplus, 'energy', units)} are missing.`,
     day.refill !== null ? `With nothing drawn the cells refill the pack in ${day.refill.toFixed(1)} h.` : 'In one day the cells do not refill the pack.',
   ];
@@ -42,8 +42,8 @@ export function SunTab({ report }: { report: PowerReport }) {
         <div><Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: S, value: undefined })}>Take the cells off</Button></div>
       </div>
       <div className="stack">
-        <ChartFrame title="Power of the cells and of level flight through the day" height={235} xName="Local solar time, hours" xKind="clock" yName="Power" yKind="power" yFromZero series={[{ name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' }, { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' }]} />
-        <ChartFrame title={`Charge in the pack, launched at ${clock(day.launchHour)}`} height={170} xName="Local solar time, hours" xKind="clock" yName="Pack" yKind="energy" yFromZero series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]} />
+        <ChartFrame title="Power of the cells and of level flight through the day" height={235} xName="Local solar time" xKind="clock" yName="Power" yKind="power" yFromZero series={[{ name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' }, { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' }]} />
+        <ChartFrame title={`Charge in the pack, launched at ${clock(day.launchHour)}`} height={170} xName="Local solar time" xKind="clock" yName="Pack" yKind="energy" yFromZero series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]} />
       </div>
       <div className="stack">
         <div><LoadingPicker /></div>
