@@ -86,7 +86,7 @@ function joinNegatives(args: string[]): string[] {
   return out;
 }
 
-async function run(args: string[], out: Out): Promise<void> {
+async function run(args: string[], out: Out, until?: AbortSignal): Promise<void> {
   const { values, positionals } = parseArgs({ args: joinNegatives(args), allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, ...POWER_OPTIONS, port: { type: 'string' }, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
@@ -109,7 +109,7 @@ async function run(args: string[], out: Out): Promise<void> {
     json(propellerCommand(values));
     return;
   }
-  if (command === 'stand') { await stand(values.port, out); return; }
+  if (command === 'stand') { await stand(values.port, out, until); return; }
   if (command === 'power' || (command === 'rubber' && operand !== undefined)) {
     if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
     const doc = await readDesign(operand), loading = loadingOf(doc, values.loading);
@@ -150,22 +150,22 @@ async function run(args: string[], out: Out): Promise<void> {
   throw new UsageError(`“${command}” is not a command; try skia help.`);
 }
 
-/** Serves the simulated thrust stand until the process is told to end. */
-async function stand(port: string | undefined, out: Out): Promise<void> {
+/** Serves the simulated thrust stand until the process is told to end, or `until` is. */
+async function stand(port: string | undefined, out: Out, until?: AbortSignal): Promise<void> {
   const n = port === undefined ? 4010 : Number(port);
   if (!(Number.isInteger(n) && n >= 1024 && n <= 65535)) throw new UsageError('--port takes a whole number from 1024 to 65535.');
   const s = await serveStand(n).catch((e: NodeJS.ErrnoException) => { throw new UsageError(e.code === 'EADDRINUSE' ? `Port ${n} is in use; choose another with --port.` : `The stand cannot listen: ${e.message}.`); });
   out.write(`The simulated thrust stand listens at 127.0.0.1:${s.port} (Ctrl+C stops it). Try HELLO.\n`);
-  await new Promise<void>((done) => { process.once('SIGINT', () => done()); process.once('SIGTERM', () => done()); });
+  await new Promise<void>((done) => { process.once('SIGINT', () => done()); process.once('SIGTERM', () => done()); until?.addEventListener('abort', () => done()); });
   await s.close();
 }
 
 const sentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
 
-/** @returns exit status: 0, or 2 after one sentence on `err` */
-export async function main(args: string[], out: Out, err: Out): Promise<number> {
+/** @param until ends what would run on (`stand`) @returns exit status: 0, or 2 after one sentence on `err` */
+export async function main(args: string[], out: Out, err: Out, until?: AbortSignal): Promise<number> {
   try {
-    await run(args, out);
+    await run(args, out, until);
     return 0;
   } catch (e) {
     if (e instanceof UsageError || e instanceof DomainError) { err.write(`${e instanceof DomainError ? sentence(e.message) : e.message}\n`); return 2; }

@@ -2,11 +2,11 @@
  * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
  * dense 200 x 200 LU solve of the same run, so that machines can be compared. Speed is judged by ratios.
  */
-import { assess, assessQuickly, layoutReport, modelOf } from '../src/assess';
-import { bitternDocument } from '../src/demo';
+import { assess, assessQuickly, layoutReport, modelOf, powerReport } from '../src/assess';
+import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
-import { buildDrive, operate } from '../src/power';
+import { buildDrive, combinationCount, matchSummary, operate, operateForThrust, partsFor, prepareMatch, propellerCurve, simulateDischarge } from '../src/power';
 import { calibrate } from '../src/refine';
 import { analyseAngles, modelPolars, naca4, polarOfPrepared, prepareContour, TABLE_POINTS } from '../src/section';
 import { bodySlopes, coupleStrips, derivativesOf, linearAero, solveLattice, solveTrim, stripSections, sweepStall } from '../src/surface';
@@ -32,6 +32,10 @@ const polars = new Map(doc.design.sections.map((s) => [s.id, modelPolars(modelOf
 const solved = solveLattice(doc.design, contours), coupled = coupleStrips(solved), aero = linearAero(solved, 0, 0);
 const ledger = assess(doc.brief, doc.design, doc.calibration, warm);
 
+const parts = partsFor(doc.design), match = powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm).match!, benchOfParts = prepareMatch(parts);
+const gnat = gnatDocument(), gnatCache = new Map();
+assess(gnat.brief, gnat.design, gnat.calibration, gnatCache);
+
 const lu = median(() => solveDense(matrix, rhs), 15);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
@@ -47,6 +51,12 @@ const rows: Record<string, [ms: number, note: string]> = {
   'stall sweep': [median(() => sweepStall({ coupled, sections: stripSections(coupled, polars, (c) => 6e5 * c), design: doc.design, aero, x: 0.4, z: 0 }), 5), '31 angles, 24 strips a side at their sections’ lift, lattice reused'],
   'layout report': [median(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5), 'one state, lattice and sections reused'],
   'operating point': [median(() => { for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5); }, 9) / 100, 'one throttle and speed'],
+  'operating point for a thrust': [median(() => { for (let i = 0; i < 100; i++) operateForThrust(drive, 4, 5 + i / 5); }, 9) / 100, 'rpm, current and duty that give it'],
+  'propeller table': [median(() => propellerCurve({ diameter: 0.254, pitch: 0.127, blades: 2 }), 9), 'blade elements, 22 advance ratios at two tip speeds'],
+  discharge: [median(() => simulateDischarge(drive, [{ seconds: 3600, speed: 14, thrust: 4 }], 288, 1, 5), 9), 'a pack run down in 5 s steps, motor heat with it'],
+  'match, all combinations': [median(() => matchSummary(parts, benchOfParts, match, 0, combinationCount(parts)), 3), `${combinationCount(parts)} combinations on one core; the page spreads them over workers`],
+  'power report': [median(() => powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5), 'chain, sweeps, two discharges, torque, supply, phases'],
+  'assess, rubber edited': [median((k) => assess(gnat.brief, setPath(gnat.design, 'power.rubber.length', 0.38 + 1e-5 * k), gnat.calibration, gnatCache), 5), 'indoor model: two states flown on rubber, uncertainty of every number'],
   calibrate: [median(() => calibrate(priorCalibration(), [{ brief: doc.brief, design: doc.design, measurements: [{ quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false }] }], [], warm), 3), 'one flight, three rounds'],
 };
 

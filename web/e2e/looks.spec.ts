@@ -12,7 +12,7 @@ test('every station, wide and narrow, light and dark', async ({ page }) => {
   page.on('request', (r) => { if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(r.url())) outside.push(r.url()); });
   for (const s of STATIONS) {
     await page.setViewportSize({ width: 1280, height: 800 });
-    await page.goto(`/projects/1/versions/3/${s}`);
+    await page.goto(`/projects/1/versions/4/${s}`);
     await expect(page.locator('.strip .value').first()).toContainText(/\d/);
     await expect(page.locator('main h2').first()).toBeVisible();
     for (const width of [1280, 400]) {
@@ -28,16 +28,17 @@ test('every station, wide and narrow, light and dark', async ({ page }) => {
 });
 
 test('charts and bars have names, charts have their table', async ({ page }) => {
-  await page.goto('/projects/1/versions/3/power');
-  await expect(page.getByRole('img', { name: /Thrust and drag/ })).toBeVisible();
+  await page.goto('/projects/1/versions/4/power');
+  await expect(page.getByRole('img', { name: /thrust and drag/ })).toBeVisible();
   await page.getByText('Numbers', { exact: true }).first().click();
   await expect(page.getByRole('cell', { name: 'thrust, full throttle' }).first()).toBeVisible();
   await expect(page.getByRole('img', { name: /Static thrust, predicted/ })).toBeVisible();
 });
 
 test('an edit reaches the strip within a tenth of a second or so', async ({ page }) => {
-  await page.goto('/projects/1/versions/3/power');
+  await page.goto('/projects/1/versions/4/power');
   await expect(page.locator('.strip .value').first()).toContainText(/\d/);
+  await page.getByLabel('Part of the drive').selectOption('motor');
   const times: number[] = [];
   for (const kv of ['600', '610', '620', '630', '620']) {
     await page.getByLabel('Kv', { exact: true }).fill(kv);

@@ -12,6 +12,7 @@ import { ChainPicture } from './power/ChainPicture';
 import { DriveCharts } from './power/DriveCharts';
 import { DriveInputs } from './power/DriveInputs';
 import { EnergyTab } from './power/EnergyTab';
+import { GlideTab } from './power/GlideTab';
 import { HoverTab } from './power/HoverTab';
 import { MatchTab } from './power/MatchTab';
 import { RubberTab, USUAL_RUBBER } from './power/RubberTab';
@@ -21,7 +22,7 @@ import type { Ghost } from './power/useGhost';
 import { usePower } from './power/usePower';
 
 const P = 'document.design.power';
-const TABS = { drive: 'Drive', choose: 'Choose', bench: 'Bench', energy: 'Energy', supply: 'Supply and swaps', hover: 'Hover', rubber: 'Rubber', sun: 'Sun' } as const;
+const TABS = { drive: 'Drive', choose: 'Choose', bench: 'Bench', energy: 'Energy', supply: 'Supply and swaps', hover: 'Hover', rubber: 'Rubber', glide: 'Glide', sun: 'Sun' } as const;
 type Tab = keyof typeof TABS;
 
 export function Power() {
@@ -33,9 +34,9 @@ export function Power() {
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const motor = !power.unpowered;
   if (!motor && !power.rubber && !power.lift) {
-    return <div className="stack"><p style={{ maxWidth: 560 }}>No motor is fitted: this is a glider. Its speed, sink and glide stand under Flight.</p><div style={{ display: 'flex', gap: 8 }}><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit an electric motor</Button><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}>Fit a rubber motor</Button></div></div>;
+    return <div className="stack"><p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>{report && <GlideTab report={report} />}<div style={{ display: 'flex', gap: 8 }}><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit an electric motor</Button><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}>Fit a rubber motor</Button></div></div>;
   }
-  const open = (Object.keys(TABS) as Tab[]).filter((t) => motor || ['rubber', 'hover', 'supply', 'energy'].includes(t));
+  const open = (Object.keys(TABS) as Tab[]).filter((t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t));
   const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : 'rubber';
   // a report of the design before a part was fitted lacks it for a moment
   const ready = report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
@@ -44,7 +45,7 @@ export function Power() {
       <div style={{ overflowX: 'auto' }}><SegmentedControl size="xs" aria-label="Part of the Power station" value={tab} onChange={(v) => setChosen(v as Tab)} data={open.map((value) => ({ value, label: TABS[value] }))} /></div>
       {trouble && <p className="stoptext" role="alert">{trouble}</p>}
       {ledger?.stopped && <p className="stoptext">{ledger.stopped}</p>}
-      {tab === 'bench' ? <BenchTab /> : !ready ? <p className="dim" role="status">Working out the drive …</p> : tab === 'drive' ? <Drive report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'choose' ? <MatchTab report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'energy' ? <EnergyTab report={ready} /> : tab === 'supply' ? <SupplyTab report={ready} /> : tab === 'hover' ? <HoverTab report={ready} /> : tab === 'rubber' ? <RubberTab report={ready} /> : <SunTab report={ready} />}
+      {tab === 'bench' ? <BenchTab /> : !ready ? <p className="dim" role="status">Working out the drive …</p> : tab === 'drive' ? <Drive report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'choose' ? <MatchTab report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'energy' ? <EnergyTab report={ready} /> : tab === 'supply' ? <SupplyTab report={ready} /> : tab === 'hover' ? <HoverTab report={ready} /> : tab === 'rubber' ? <RubberTab report={ready} /> : tab === 'glide' ? <GlideTab report={ready} /> : <SunTab report={ready} />}
     </div>
   );
 }

@@ -5,12 +5,12 @@
  */
 import { G0, type Air } from '../air';
 import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
-import { dragAt } from '../flight';
+import { climbGlide, dragAt, glideRange, slopeWindow, type ClimbGlide, type PointModel, type SlopeWindow } from '../flight';
 import { groundGeometry } from '../layout';
 import { loadedState, type MassState } from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
-import { buildDrive, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type OperatingPoint, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
+import { buildDrive, CHEMISTRY, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type OperatingPoint, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
 import { derivativesOf, solveTrim, linearAero } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
@@ -21,6 +21,7 @@ export interface SpeedRow { speed: number; full: { thrust: number; current: numb
 export interface ThrottleRow { throttle: number; thrust: number; current: number; omega: number; power: number }
 export interface RubberReport { motor: Omit<RubberMotor, 'torqueAt'>; curve: { turns: number; torque: number }[]; rows: RubberRow[]; time: number; peak: number; motorRun: number | null; turnsLeft: number; launchOmega: number; meanOmega: number; touched: number | null; end: string; /** [s]; null without wind or field */ dethermalizer: number | null; /** mass of the list's own rubber item, null when there is none [kg] */ listed: number | null; remarks: string[] }
 export interface HoverReport { point: HoverPoint; rotors: number; weak: WeakRotor | null; lost: WeakRotor | null; transition: Transition | null; changeSpeed: number; sentences: string[]; compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null }
+export interface GlideReport { stall: number; sinkSpeed: number; sink: number; glideSpeed: number; ratio: number; fast: number; /** from 100 m against 0, 3, 6, 9 m/s */ reach: { wind: number; distance: number; speed: number }[]; /** to 100 m and down again; null without motor or climb */ cycle: ClimbGlide | null; /** on a slope of 20 degrees */ slope: SlopeWindow | null; polar: { speed: number; sink: number }[] }
 export interface SwapRow { id: string; kind: string; label: string; mass: number; weighed: boolean; fitted: boolean; cgShift: number; massShift: number; text: string }
 
 export interface PowerReport {
@@ -31,6 +32,7 @@ export interface PowerReport {
   discharge: { flight: Discharge; full: Discharge } | null;
   volts: { printed: number; full: number; half: number; loaded: number; least: number } | null;
   idle: { windmilling: number; stopped: number; folded: number | null } | null;
+  glide: GlideReport;
   /** largest propeller that still clears the ground by 25 mm [m] */ largestPropeller: number | null;
   pitchSpeed: number | null; stalledBlade: number | null; from: string | null;
   torque: TorqueRoll | null;
@@ -61,7 +63,7 @@ export function powerReport(brief: Brief, design: Design, cal: Calibration, ledg
   return {
     loading: loading.id, kind: drive ? 'electric' : rubber ? 'rubber' : 'glider',
     ...electricPart(s),
-    torque: drive ? torqueOf(s, drive) : null,
+    torque: drive ? torqueOf(s, drive) : null, glide: glidePart(s),
     rubber: rubber ? rubberPart(s) : null, hover: s.lift ? hoverPart(s, s.lift) : null, solar: solarPart(s),
     supply: design.power.supply ? supplyReport(design.power.supply, design.power.battery.chemistry) : null,
     packs: packRemarks(design), phases: phasesPart(s), claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
@@ -108,6 +110,20 @@ function torqueOf(s: Scene, d: Drive): TorqueRoll {
   const controls = design.surfaces.flatMap((x) => x.controls.filter((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)));
   const cancelled = d.inLine;
   return torqueRoll(cancelled ? 0 : o.torque * d.count, { q, area: prep.wing.area, span: prep.wing.span, roll: controls.length ? roll : 0, most: Math.max(0, ...controls.map((c) => c.maxDeflection)), pusher: design.power.propeller.x > state.x, cancelled });
+}
+
+const CYCLE_HEIGHT = 100, SLOPE = (20 * Math.PI) / 180;
+
+/** Power off: the propeller folded or taken off. */
+function glidePart(s: Scene): GlideReport {
+  const { prep, state, drive, ledger } = s, thrust = drive ? (v: number) => operate(drive, 1, v).thrust : () => 0;
+  const m: PointModel = { mass: state.mass, density: prep.air.density, area: prep.wing.area, clMax: entryOf(ledger, 'clMax', s.loading.id)!.value, drag: (v, n = 1) => s.drag(v, n * state.mass * G0), fullThrust: thrust };
+  const { reach, ...g } = glideRange(m), usable = (entryOf(ledger, 'usableEnergy', 'all')?.value ?? 0) * (1 - s.design.flight.reserve);
+  const climbing = drive ? operate(drive, 1, 1.35 * g.stall).power : 0, off = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0;
+  return {
+    ...g, reach: [0, 3, 6, 9].map((wind) => ({ wind, ...reach(CYCLE_HEIGHT, wind) })), cycle: drive ? climbGlide(m, CYCLE_HEIGHT, { climb: climbing, off }, usable) : null, slope: slopeWindow(m, SLOPE),
+    polar: Array.from({ length: 25 }, (_, i) => { const speed = g.stall * (1.02 + 0.09 * i); return { speed, sink: (s.drag(speed) * speed) / (state.mass * G0) }; }),
+  };
 }
 
 function rubberPart(s: Scene): RubberReport {
@@ -178,7 +194,9 @@ function slowSpeed(s: Scene): number {
 
 function packRemarks(design: Design): string[] {
   const { battery, second } = design.power, a = packOf(battery);
+  const listed = design.items.filter((i) => i.group === 'battery').reduce((m, i) => m + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0), usual = a.mass + (second ? packOf(second.battery).mass : 0);
   const out = [`${a.series} cells in series${battery.parallel > 1 ? `, ${battery.parallel} in parallel` : ''}: ${a.nominal.toFixed(1)} V on the label, ${a.full.toFixed(1)} V off the charger, ${a.least.toFixed(1)} V the least under load.`];
+  out.push(`Such ${second ? 'packs weigh' : 'a pack weighs'} about ${(usual * 1000).toFixed(0)} g${listed > 0 ? `; the mass list has ${(listed * 1000).toFixed(0)} g` : ''}. ${CHEMISTRY[a.chemistry].care[0].toUpperCase()}${CHEMISTRY[a.chemistry].care.slice(1)}.`);
   if (!second) return out;
   const pair = joinPacks(a, packOf(second.battery), second.joined);
   return pair.status === 'unsafe' ? [...out, pair.reason] : [...out, `Together ${pair.pack.cells} cells, ${(pair.pack.charge / 3600).toFixed(2)} Ah at ${pair.pack.nominal.toFixed(1)} V${second.joined === 'parallel' ? '; if one drops out the other carries the whole current' : '; if one fails, all power is gone'}.`, ...pair.remarks];

@@ -51,10 +51,10 @@ export function bitternProject(): ProjectFile {
     versions: [
       { key: 'v1', name: 'Bittern sketch', parent: null, reason: 'Straight wing from the sizing, to compare layouts on.', document: sketchDocument() },
       { key: 'v2', name: 'Bittern canard', parent: 'v1', reason: 'Foreplane ahead, propeller behind: safe at the stall, but the wing never reaches its best lift and the boardwalk is short.', document: bitternCanardDocument() },
-      { key: 'v4', name: 'Bittern long wing', parent: 'v1', reason: 'Not for the contest: how long would solar cells on a long wing keep it up on a midsummer day?', document: bitternSolarDocument() },
-      { key: 'v3', name: 'Bittern 1', parent: 'v1', reason: 'First drawing from the brief: wing and tail, tapered and washed out.', document: bitternDocument() },
+      { key: 'v3', name: 'Bittern long wing', parent: 'v1', reason: 'Not for the contest: how long would solar cells on a long wing keep it up on a midsummer day?', document: bitternSolarDocument() },
+      { key: 'v4', name: 'Bittern 1', parent: 'v1', reason: 'First drawing from the brief: wing and tail, tapered and washed out.', document: bitternDocument() },
     ],
-    airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v3', note: '' }],
-    tests: [...bitternBenchTests().map((body, i) => ({ key: `b${i + 1}`, version: 'v3', airframe: 'a1', body })), { key: 't1', version: 'v3', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't2', version: 'v3', airframe: 'a1', body: laps }],
+    airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v4', note: '' }],
+    tests: [...bitternBenchTests().map((body, i) => ({ key: `t${i + 1}`, version: 'v4', airframe: 'a1', body })), { key: 't5', version: 'v4', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't6', version: 'v4', airframe: 'a1', body: laps }],
   });
 }

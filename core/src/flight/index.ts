@@ -6,3 +6,5 @@ export { dimensional, lateralRoots, longitudinalRoots, nameLateral, nameLongitud
 export type { Flying, Lateral, Longitudinal, Mode, ModeName, Root } from './modes';
 export { handlingOf } from './handling';
 export type { HandlingLine } from './handling';
+export { climbGlide, glideRange, sinkAt, slopeWindow } from './glider';
+export type { ClimbGlide, GlideRange, SlopeWindow } from './glider';

@@ -56,7 +56,7 @@ export function ChainPicture({ report }: { report: PowerReport }) {
   return (
     <section className="block" aria-label="The drive as it is wired"><h2>The drive as it is wired
       <span className="right"><SegmentedControl size="xs" aria-label="Where" value={at} onChange={(v) => setAt(v as Case)} data={[{ value: 'still', label: 'Standing, full' }, { value: 'flight', label: 'Level flight' }, { value: 'full', label: 'Flying, full' }]} /></span></h2>
-      <div style={{ display: 'grid', gridTemplateColumns: `repeat(${c.links.length}, minmax(0, 1fr))` }}>
+      <div className="scrollx"><div style={{ display: 'grid', gridTemplateColumns: `repeat(${c.links.length}, minmax(0, 1fr))`, minWidth: 88 * c.links.length }}>
         {c.links.map((l, i) => {
           const isWeak = weak?.link.id === l.id && weak.margin.used >= 0.7;
           return (
@@ -68,7 +68,7 @@ export function ChainPicture({ report }: { report: PowerReport }) {
             </div>
           );
         })}
-      </div>
+      </div></div>
       {weak && <p role="status" style={{ margin: '4px 0 0', color: tone }}>{weak.margin.used >= 0.7 ? <b>Weakest link. </b> : null}{weak.sentence}</p>}
       <table className="vh"><caption>Watts along the chain</caption><tbody>{c.links.map((l) => <tr key={l.id}><th>{l.name}</th><td>{formatNumber(l.powerIn, 3)} W in</td><td>{formatNumber(l.loss, 2)} W lost</td></tr>)}</tbody></table>
     </section>

@@ -3,9 +3,10 @@
 import { Button, FileButton, NativeSelect, Switch } from '@mantine/core';
 import { useState } from 'react';
 import { getPath } from '@skiametra/core/design';
-import { BLADE_FAMILIES, BLADES, CHEMISTRIES } from '@skiametra/core/power';
+import { BLADE_FAMILIES, BLADES, CHEMISTRIES, estimateCellResistance, gaugeArea } from '@skiametra/core/power';
 import { parseCoefficientCsv } from '@skiametra/formats';
 import { DocField, IntField } from '../../parts/QuantityField';
+import { SheetTable } from '../../parts/SheetTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const P = 'document.design.power';
@@ -52,6 +53,18 @@ export function BladeFields({ at, tracked }: { at: string; tracked?: boolean }) 
   );
 }
 
+/** Pitch that is not the same everywhere: carved, or twisted by hand. */
+function PitchByRadius() {
+  const propeller = useWorkspace((w) => w.content.document.design.power.propeller);
+  const edit = useWorkspace((w) => w.edit);
+  const at = `${P}.propeller.pitchAt`;
+  if (!propeller.pitchAt) return <Button size="compact-xs" variant="subtle" mt={6} onClick={() => edit({ type: 'set', path: at, value: [0.25, 0.5, 0.75, 1].map((r) => ({ r, pitch: propeller.pitch })) })}>Pitch by radius</Button>;
+  return (
+    <div style={{ marginTop: 8 }}><h2 className="head">Pitch by radius <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => edit({ type: 'set', path: at, value: undefined })}>One pitch</Button></h2>
+      <SheetTable path={at} caption="Pitch by radius" least={2} addLabel="Add a radius" newRow={() => ({ r: 0.6, pitch: propeller.pitch })} columns={[{ key: 'r', label: 'r / R', cell: { type: 'quantity', kind: 'percent' } }, { key: 'pitch', label: 'Pitch', cell: { type: 'quantity', kind: 'length' } }]} /></div>
+  );
+}
+
 /** Measured or published coefficients in place of the blade computation. */
 function TableOfBlades() {
   const table = useWorkspace((w) => w.content.document.design.power.propeller.table);
@@ -85,6 +98,7 @@ export function DriveInputs() {
       <NativeSelect aria-label="Part of the drive" value={part} onChange={(e) => setPart(e.currentTarget.value as typeof part)} data={PARTS.map(([value, label]) => ({ value, label }))} mb={8} />
       {part === 'pack' && <>
         <PackFields at={`${P}.battery`} tracked />
+        <Button size="compact-xs" variant="subtle" mt={6} title="0.1 / (Ah √C), for a pack at room temperature; cold and age come on top" onClick={() => { const b = power.battery; set('battery.cellResistance', Number(estimateCellResistance(b.capacity / b.parallel, b.maxC, b.chemistry).toPrecision(2))); }}>Estimate the resistance from capacity and rate</Button>
         {power.second ? <div style={{ marginTop: 10 }}><h2 className="head">Second pack <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => set('second', undefined)}>Take out</Button></h2><Choice label="Joined" path={`${P}.second.joined`} fallback="parallel" data={[{ value: 'parallel', label: 'in parallel' }, { value: 'series', label: 'in series' }]} /><PackFields at={`${P}.second.battery`} /></div>
           : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('second', { joined: 'parallel', battery: power.battery })}>Add a second pack</Button>}
         <p className="caution" style={{ margin: '8px 0 0' }}>Lithium packs burn: charge under watch on a fireproof base, never one that is swollen or dented; store at half charge. The maker’s sheet and local rules come first.</p>
@@ -93,13 +107,14 @@ export function DriveInputs() {
       {part === 'propeller' && <>
         <BladeFields at={`${P}.propeller`} tracked />
         <div className="fields" style={{ marginTop: 8 }}><DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" /><DocField label="Height, z" path={`${P}.propeller.z`} kind="length" /><DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} kind="angle" /><DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} kind="angle" /></div>
+        <PitchByRadius />
         <TableOfBlades />
         <Fan />
         <p className="caution" style={{ margin: '8px 0 0' }}>Propellers cut: arming plug out before hands go near, stand out of the plane of the blades, throw away a nicked one.</p>
       </>}
       {part === 'rest' && <>
         <div className="fields"><DocField label="Controller" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="At most" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics" path={`${P}.avionicsCurrent`} kind="current" tracked /><DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" /></div>
-        {power.wire ? <div className="fields" style={{ marginTop: 8 }}><DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" /><DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" /></div> : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}>Add the wire between pack and controller</Button>}
+        {power.wire ? <div className="fields" style={{ marginTop: 8 }}><DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" /><DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" /><NativeSelect label="or by gauge" value="" onChange={(e) => { if (e.currentTarget.value) set('wire.area', gaugeArea(Number(e.currentTarget.value))); }} data={[{ value: '', label: 'AWG …' }, ...[8, 10, 12, 14, 16, 18, 20, 22].map((n) => ({ value: String(n), label: `AWG ${n}` }))]} /></div> : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}>Add the wire between pack and controller</Button>}
         <div style={{ marginTop: 10 }}><Button size="compact-xs" variant="subtle" onClick={() => set('unpowered', true)}>Fly it as a glider, without motor</Button></div>
       </>}
     </section>
