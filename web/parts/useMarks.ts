@@ -24,7 +24,7 @@ export function useMarks(id: string, state: string): { def: QuantityDef | undefi
   return useMemo(() => {
     const entry = ledger ? entryOf(ledger, id, state) : undefined;
     const asked = askedOf(brief, id, state);
-    const measured = measuredOf({ content: { tests, document: null as never }, versionId }, id, state);
+    const measured = measuredOf({ content: { tests, document: null as never }, versionId, ledger }, id, state);
     const value = entry?.value;
     const broken = value !== undefined && asked !== null && ((asked.min !== null && value < asked.min) || (asked.max !== null && value > asked.max));
     return { def: quantityDef(id), broken, marks: { asked, predicted: entry ? { value: entry.value, sigma: entry.sigma } : null, measured, ghost: against ? entryOf(against, id, state)?.value ?? null : null } };

@@ -15,7 +15,7 @@ import { useCalibrate } from '../parts/useCalibrate';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
 import { Silhouette } from '../parts/Silhouette';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { comparableTests, useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
   return (
@@ -39,13 +39,13 @@ function ThreeColumns() {
   const ledger = useWorkspace((w) => w.ledger);
   const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
-  const tests = useWorkspace((w) => w.content.tests);
+  const content = useWorkspace((w) => w.content);
   const versionId = useWorkspace((w) => w.versionId);
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
   const [every, setEvery] = useState(false);
   if (!ledger) return null;
-  const measured = tests.filter((t) => t.versionId === versionId).flatMap((t) => t.body.measurements.filter((m) => !m.setAside));
+  const measured = comparableTests({ content, versionId, ledger }).flatMap((t) => t.body.measurements.filter((m) => !m.setAside));
   const keys = new Set<string>(measured.map((m) => keyOf(m.quantity, m.state)));
   for (const r of brief.requirements) for (const s of r.state === 'all' ? (quantityDef(r.quantity)?.scope === 'all' ? ['all'] : [design.loadings[0].id, design.loadings[design.loadings.length - 1].id]) : [r.state]) keys.add(keyOf(r.quantity, s));
   if (every) for (const e of ledger.entries) keys.add(keyOf(e.id, e.state));

@@ -168,11 +168,8 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
         <QuantityField label="Wind" value={r.wind} kind="speed" onCommit={(si) => put({ wind: si })} />
         {opt('CG flown, from the nose', 'cgX', 'length')}
         {opt('All-up mass on the scale', 'mass', 'allUpMass')}
-        {opt('Ground run', 'groundRun', 'distance')}
         {opt('Slowest held speed', 'stallSpeed', 'speed')}
-        {opt('Motor time', 'duration', 'duration')}
-        {opt('Charge before', 'chargeBefore', 'charge', 'what the pack held')}
-        {opt('Charge after', 'chargeAfter', 'charge', 'what was left: before less what the charger put back')}
+        {!design.power.unpowered && <>{opt('Ground run', 'groundRun', 'distance')}{opt('Motor time', 'duration', 'duration')}{opt('Charge before', 'chargeBefore', 'charge', 'what the pack held')}{opt('Charge after', 'chargeAfter', 'charge', 'what was left: before less what the charger put back')}</>}
         {design.power.rubber && <RubberRecord record={r} put={put} />}
         <div className={`qf wide${error ? ' bad' : ''}`}><label htmlFor={`laps-${id}`}>Timed laps, seconds or min:sec</label><div className="box"><input id={`laps-${id}`} value={laps ?? r.laps.map((t) => Number(t.toFixed(2))).join('  ')} onChange={(e) => setLaps(e.target.value)} onBlur={commitLaps} onKeyDown={(e) => { if (e.key === 'Enter') commitLaps(); if (e.key === 'Escape') { setLaps(null); setError(null); } }} /></div>{error && <div className="err" role="alert">{error}</div>}</div>
       </div>

@@ -13,7 +13,7 @@ import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, type Drive 
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
-import { hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
+import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
 import type { Prepared } from './prepare';
 
 export type Values = Record<string, number>;
@@ -173,7 +173,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     put('lapSpeed', gl.speed, 'No motor: the speed of the best glide.');
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
-  if (design.power.rubber) rubberValues(design, prep, f, loading, state.mass, table, put);
+  if (design.power.rubber && hasRubber(design, loading)) rubberValues(design, prep, f, loading, state.mass, table, put);
   if (lifting && loading.hover) hoverValues(design, lifting, state.mass, put);
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;

@@ -14,7 +14,7 @@ import { buildDrive, CHEMISTRY, dethermalizerTime, discArea, driveChain, hoverPo
 import { derivativesOf, solveTrim, linearAero } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
-import { flyRubber, liftDrive } from './powerValues';
+import { flyRubber, hasRubber, liftDrive } from './powerValues';
 import { prepare, type Prepared, type StepCache } from './prepare';
 
 export interface SpeedRow { speed: number; full: { thrust: number; current: number; omega: number }; /** each link's share that gets through */ motor: number; propeller: number; overall: number; hold: { current: number; duty: number } | null }
@@ -64,7 +64,7 @@ export function powerReport(brief: Brief, design: Design, cal: Calibration, ledg
     loading: loading.id, kind: drive ? 'electric' : rubber ? 'rubber' : 'glider',
     ...electricPart(s),
     torque: drive ? torqueOf(s, drive) : null, glide: glidePart(s),
-    rubber: rubber ? rubberPart(s) : null, hover: s.lift ? hoverPart(s, s.lift) : null, solar: solarPart(s),
+    rubber: rubber && hasRubber(design, loading) ? rubberPart(s) : null, hover: s.lift ? hoverPart(s, s.lift) : null, solar: solarPart(s),
     supply: design.power.supply ? supplyReport(design.power.supply, design.power.battery.chemistry) : null,
     packs: packRemarks(design), phases: phasesPart(s), claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
     swaps: swapRows(s), match: drive ? matchTask(s, drive) : null,

@@ -7,15 +7,15 @@ import type { Prepared } from './prepare';
 
 type Put = (id: string, x: number, remark?: string) => void;
 
-/** The rubber flight of one state. @param other motor and flare in place of the design's; the mass follows the motor */
-export function flyRubber(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, other: { motor?: RubberData; flare?: number; blades?: FlaringCurves } = {}): RubberFlight {
+/** The rubber flight of one state. @param other motor and flare in place of the design's, the mass follows the motor; `open` takes the roof off */
+export function flyRubber(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, other: { motor?: RubberData; flare?: number; blades?: FlaringCurves; open?: boolean } = {}): RubberFlight {
   const r = design.power.rubber!, motor = other.motor ?? r;
   const { air, wing } = prep;
   return rubberFlight({
     motor, blades: other.blades ?? prep.rubberBlades!, flare: other.flare ?? r.flare,
     mass: mass + rubberMotor(motor).mass - rubberMotor(r).mass, area: wing.area, trimCl: r.trimCl, density: air.density, gravity: G0,
     drag: (speed, lift) => dragAt(table, speed, lift, air.density, f).total,
-    ceiling: r.ceiling, thrustFactor: f.thrust, torqueFactor: f.torque,
+    ceiling: other.open ? null : r.ceiling, thrustFactor: f.thrust, torqueFactor: f.torque,
   });
 }
 
@@ -28,11 +28,27 @@ export function rubberDesignValues(design: Design, v: Record<string, number>): v
   v['launchTorque@all'] = m.launchTorque;
 }
 
+/** Whether the rubber is in the aircraft in this state. */
+export function hasRubber(design: Design, loading: Loading): boolean {
+  return !design.items.some((i) => /rubber/i.test(i.name) && loading.absent?.includes(i.id));
+}
+
+/** The flight with and without the roof, flown once for the factors that bear on it. */
+function flights(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable): { flight: RubberFlight; free: RubberFlight } {
+  const key = [loading.id, mass, f.thrust, f.torque, f.dragArea, f.induced].join(' ');
+  const kept = prep.rubberFlights.get(key);
+  if (kept) return kept;
+  const flight = flyRubber(design, prep, f, loading, mass, table), made = { flight, free: flight.touched !== null ? flyRubber(design, prep, f, loading, mass, table, { open: true }) : flight };
+  prep.rubberFlights.set(key, made);
+  return made;
+}
+
 export function rubberValues(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, put: Put): void {
-  const flight = flyRubber(design, prep, f, loading, mass, table);
+  const { flight, free } = flights(design, prep, f, loading, mass, table);
   const short = flight.end === 'does not fly' ? 'It does not hold itself up: more torque, less weight or more wing.' : flight.touched !== null ? 'It reaches the ceiling and stays under it; rafters end such flights.' : undefined;
   put('flightTime', flight.time, short);
-  put('peakHeight', flight.peak);
+  // what it would reach: under the ceiling every launch has the same height, and a height learns nothing
+  put('peakHeight', free.peak, flight.touched !== null ? 'The ceiling is below this.' : undefined);
   put('propellerRpm', flight.meanOmega);
   put('turnsLeft', flight.turnsLeft);
 }

@@ -5,7 +5,7 @@
 import { airAt, G0, type Air } from '../air';
 import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
-import { flaringCurves, propellerCurve, thrusterOf, type FlaringCurves, type PropellerCurve } from '../power';
+import { flaringCurves, propellerCurve, thrusterOf, type FlaringCurves, type PropellerCurve, type RubberFlight } from '../power';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
 import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
@@ -42,6 +42,7 @@ export interface Prepared {
   /** coefficients of the propeller or fan; null where no electric motor is fitted */ thruster: PropellerCurve | null;
   /** of the lift rotors */ lifter: PropellerCurve | null;
   /** of the rubber motor's propeller */ rubberBlades: FlaringCurves | null;
+  /** flights on rubber of this assessment, by state and factors */ rubberFlights: Map<string, { flight: RubberFlight; free: RubberFlight }>;
   /** speeds of this aircraft over those of a usual one: below 1 for indoor models */ pace: number;
 }
 
@@ -121,7 +122,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const { lift, rubber } = design.power;
   const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
   const rubberBlades = rubber ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () => flaringCurves(rubber.propeller, usual, rubber.flare)) : null;
-  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, pace };
+  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, rubberFlights: new Map(), pace };
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */

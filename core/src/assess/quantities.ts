@@ -95,7 +95,7 @@ const ROWS: Row[] = [
   ['energyLeft', 'Energy left', 'percent', 'loading', 'flight', '1 − (start + {laps} · {lapEnergy}) / {usableEnergy}', MOTOR, 'more'],
   ['endurance', 'Endurance at lap throttle', 'duration', 'loading', 'flight', '(1 − reserve) · usable charge / {lapCurrent}', MOTOR, 'more'],
   ['flightTime', 'Flight time on rubber', 'time', 'loading', 'flight', 'from the launch with {launchTurns} to the ground, at {mass} with {rubberMass} in it', RUBBER, 'more'],
-  ['peakHeight', 'Greatest height on rubber', 'distance', 'loading', 'flight', '∫ V · (T − D) / W, T from {launchTorque} down', RUBBER],
+  ['peakHeight', 'Greatest height on rubber', 'distance', 'loading', 'flight', '∫ V · (T − D) / W, T from {launchTorque} down, as if there were no ceiling', RUBBER],
   ['propellerRpm', 'Mean propeller rotation', 'rotation', 'loading', 'power', '({launchTurns} − {turnsLeft}) / {flightTime}', RUBBER],
   ['turnsLeft', 'Turns left at landing', 'count', 'loading', 'power', '{launchTurns} − ∫ rotation', RUBBER],
   ['hoverPower', 'Hover power', 'power', 'loading', 'power', 'pack power at thrust = {mass} · g', HOVER, 'less'],

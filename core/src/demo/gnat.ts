@@ -46,7 +46,7 @@ export function gnatDocument(): DesignDocument {
       power: {
         ...base.design.power, unpowered: true,
         rubber: {
-          width: 0.00192, thickness: 0.00105, strands: 2, length: 0.38, density: 930, lubricated: true, wound: 0.92, backedOff: 0, winder: 15,
+          width: 0.00192, thickness: 0.00105, strands: 2, length: 0.38, density: 930, lubricated: true, wound: 0.92, backedOff: 95, winder: 15,
           propeller: { diameter: 0.34, pitch: 0.52, blades: 2, family: 'indoor' }, flare: 50, trimCl: 0.8, ceiling: 9, field: null,
         },
       },

@@ -27,7 +27,8 @@ describe('gliding', () => {
   });
   it('a slope needs wind enough to lift the least sink, and not so much that it is blown back', () => {
     const s = slopeWindow(model, 0.35)!;
-    expect(s.from * Math.sin(0.35)).toBeGreaterThanOrEqual(g.sink - 0.05);
+    expect(0.6 * s.from * Math.sin(0.35)).toBeGreaterThanOrEqual(g.sink - 0.05);
+    expect(s.to * Math.cos(0.35)).toBeLessThanOrEqual(g.fast);
     expect(s.to).toBeGreaterThan(stallSpeed(model));
     expect(slopeWindow(model, 0.001)).toBeNull();
   });

@@ -1,6 +1,6 @@
 /**
  * What a glider, or a motor glider between climbs, lives by: the speeds it is flown at, climb-and-glide cycles, the winds a
- * slope can be flown in. Slope lift is taken as wind times the sine of the slope, at the height of the model's band
+ * slope can be flown in. Slope lift is taken as 0.6 of the wind times the sine of the slope, in the band ahead of the brow
  * (order of size only; common practice, no source).
  */
 import { G0 } from '../air';
@@ -45,12 +45,14 @@ export function climbGlide(m: PointModel, height: number, power: { climb: number
   return { climbTime, climbEnergy, glideTime, cycles, total: cycles * (climbTime + glideTime), meanPower: cycle / (climbTime + glideTime) };
 }
 
+const SLOPE_SHARE = 0.6;
+
 export interface SlopeWindow { /** least and most wind [m/s]; null when no wind does it */ from: number; to: number }
 
-/** Winds in which a slope of an angle [rad] holds it up and it still gets forward. */
+/** Winds in which a slope of an angle [rad] holds it up and it still gets forward, at no more than the speed of a glide of 5. */
 export function slopeWindow(m: PointModel, slope: number): SlopeWindow | null {
-  const stall = stallSpeed(m), speeds = Array.from({ length: 80 }, (_, i) => 1.05 * stall * (1 + (3 * i) / 79)), sinks = speeds.map((v) => sinkAt(m, v));
-  const flies = (w: number) => speeds.some((v, i) => v >= w * Math.cos(slope) && sinks[i] <= w * Math.sin(slope));
+  const stall = stallSpeed(m), { fast } = glideRange(m), speeds = Array.from({ length: 80 }, (_, i) => 1.05 * stall * (1 + (3 * i) / 79)).filter((v) => v <= fast), sinks = speeds.map((v) => sinkAt(m, v));
+  const flies = (w: number) => speeds.some((v, i) => v >= w * Math.cos(slope) && sinks[i] <= SLOPE_SHARE * w * Math.sin(slope));
   let from = -1, to = -1;
   for (let w = 0.1; w <= 40; w += 0.1) if (flies(w)) { if (from < 0) from = w; to = w; } else if (from >= 0) break;
   return from < 0 ? null : { from, to };

@@ -58,7 +58,7 @@ function rotationAt(i: RubberFlightInput, torque: number, speed: number, guess: 
   let lo = 0.8 * guess, hi = 1.25 * guess;
   while (excess(lo) > 0 && lo > 1e-3) lo *= 0.6;
   while (excess(hi) < 0 && hi < 1e5) hi *= 1.6;
-  const root = findRoot(excess, lo, hi, 1e-5);
+  const root = findRoot(excess, lo, hi, 3e-5);
   return root.status === 'no-bracket' ? guess : root.x;
 }
 
@@ -74,7 +74,7 @@ export function rubberFlight(i: RubberFlightInput): RubberFlight {
   };
   // short steps in the burst, longer ones in the cruise
   while (time < LONGEST) {
-    const dt = time < 20 ? 0.5 : 1;
+    const dt = time < 20 ? 0.5 : time < 60 ? 1 : 2;
     const torque = turns > 1e-6 ? m.torqueAt(turns) : 0;
     const V = level * Math.sqrt(Math.max(0.05, Math.cos(gamma)));
     let thrust: number;

@@ -14,6 +14,7 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
   const margin = at('staticMargin');
   if (!(margin >= design.flight.marginMin)) out.push(`The CG is behind the aft limit: static margin ${(margin * 100).toFixed(1)} %, at least ${(design.flight.marginMin * 100).toFixed(0)} % is wanted.`);
   else if (!(margin <= design.flight.marginMax)) out.push(`The CG is ahead of the forward limit: static margin ${(margin * 100).toFixed(1)} %.`);
-  if (!(at('groundRun') <= brief.site.stripLength)) out.push(`The ground run of ${at('groundRun').toFixed(1)} m is longer than the strip of ${brief.site.stripLength} m.`);
+  // what is launched by hand has no ground run
+  if (entryOf(ledger, 'groundRun', loading) && !(at('groundRun') <= brief.site.stripLength)) out.push(`The ground run of ${at('groundRun').toFixed(1)} m is longer than the strip of ${brief.site.stripLength} m.`);
   return out;
 }

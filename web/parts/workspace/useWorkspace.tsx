@@ -30,8 +30,20 @@ export function useEntry(id: string, state: string): LedgerEntry | undefined {
   return useWorkspace((w) => (w.ledger ? entryOf(w.ledger, id, state) : undefined));
 }
 
+/** Turns at launch that still count as the same flight, as a share. */
+const SAME_TURNS = 0.04;
+
+/** Tests of this version that the present prediction can be held against: a flight on other turns, or another motor, is another flight. */
+export function comparableTests(w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>): Workspace['content']['tests'] {
+  const turns = w.ledger ? entryOf(w.ledger, 'launchTurns', 'all')?.value : undefined;
+  return w.content.tests.filter((t) => {
+    const r = t.body.record.rubber;
+    return t.versionId === w.versionId && (!r || (turns !== undefined && r.motorLength === null && r.pitch === null && Math.abs(r.launchTurns / turns - 1) < SAME_TURNS));
+  });
+}
+
 /** Measurements of a quantity in a state on this version, combined; null when none. */
-export function measuredOf(w: Pick<Workspace, 'content' | 'versionId'>, id: string, state: string): { value: number; sigma: number; count: number } | null {
-  const list: Measurement[] = w.content.tests.filter((t) => t.versionId === w.versionId).flatMap((t) => t.body.measurements.filter((m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside));
+export function measuredOf(w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>, id: string, state: string): { value: number; sigma: number; count: number } | null {
+  const list: Measurement[] = comparableTests(w).flatMap((t) => t.body.measurements.filter((m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside));
   return list.length ? combine(list) : null;
 }
