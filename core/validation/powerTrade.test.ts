@@ -32,6 +32,19 @@ describe('hover', () => {
     expect(h.point.duty).toBeGreaterThan(0.42);
     expect(h.point.duty).toBeLessThan(0.55);
   });
+  it('trade: four motors with 27 x 8.8 propellers on 12 cells lifting up to 79 kg hold 22 kg at about half throttle; computed with these blades', () => {
+    const lift = (kv: number) => buildDrive({ battery: { series: 12, parallel: 1, capacity: 34 * 3600, cellResistance: 0.0012, maxC: 25, usable: 0.8 }, esc: { resistance: 0.002, maxCurrent: 120 }, motor: { kv: kv * RPM, resistance: 0.03, noLoadCurrent: 1.5, maxCurrent: 120 }, propeller: { diameter: 27 * INCH, pitch: 8.8 * INCH, blades: 2, family: 'multirotor', x: 0, z: 0 }, arrangement: { count: 4, kind: 'apart', tilt: false }, avionicsCurrent: 0 }, 1.225, ones);
+    // the Kv that lifts 79 kg at full throttle
+    let lo = 60, hi = 260;
+    for (let i = 0; i < 30; i++) { const m = 0.5 * (lo + hi); if (operate(lift(m), 1, 0).thrust < 79 * G0) lo = m; else hi = m; }
+    const h = hoverPoint(lift(lo), 22, G0, 'duty', 0.2);
+    expect(h.thrustShare).toBeCloseTo(0.278, 2);
+    expect(h.point.duty).toBeGreaterThan(0.43);
+    expect(h.point.duty).toBeLessThan(0.57);
+    // and the trade's overall efficiency of 0.45 to 0.65
+    expect(h.overall).toBeGreaterThan(0.45);
+    expect(h.overall).toBeLessThan(0.65);
+  });
   it('overall efficiency of the demo’s rotors lies where the trade puts it, 0.45 to 0.65, figure of merit below 0.8', () => {
     const d = craneDocument().design, lift = buildDrive({ ...d.power, ...d.power.lift!, propeller: { ...d.power.lift!.propeller, x: 0, z: 0 }, arrangement: { count: 4, kind: 'apart', tilt: false } }, 1.22, ones);
     const h = hoverPoint(lift, 4.1, G0, 'duty', 0);
@@ -104,6 +117,17 @@ describe('packs', () => {
     for (let i = 1; i < run.rows.length; i++) expect(run.rows[i].voltage).toBeLessThanOrEqual(run.rows[i - 1].voltage + 1e-9);
   });
   it('trade: six cells at 3.80 V, 31.4 A, 4.5 kg with 0.15 A of avionics is 159 W/kg', () => expect(((31.4 - 0.15) * 6 * 3.8) / 4.5).toBeCloseTo(158.3, 0));
+});
+
+describe('what a flight time says of the power (trade)', () => {
+  const watts = (cells: number, ampHours: number, minutes: number) => (cells * 3.7 * ampHours * 0.85 * 60) / minutes;
+  it('2 cells 0.5 Ah, 8 minutes, 0.18 kg: 131 W/kg, a little under a trainer’s 150 to 200', () => { const w = watts(2, 0.5, 8); expect(w / 0.18).toBeGreaterThan(100); expect(w / 0.18).toBeLessThan(150); });
+  it('a pack run down at that power in the simulation lasts the eight minutes', () => {
+    const d = buildDrive({ battery: { series: 2, parallel: 1, capacity: 500 * MAH, cellResistance: estimateCellResistance(500 * MAH, 35), maxC: 35, usable: 0.85 }, esc: { resistance: 0.02, maxCurrent: 10 }, motor: { kv: 1450 * RPM, resistance: 0.108, noLoadCurrent: 0.5, maxCurrent: 9 }, propeller: { diameter: 8 * INCH, pitch: 3.8 * INCH, blades: 2, family: 'slow-fly', x: 0, z: 0 }, avionicsCurrent: 0.2 }, 1.22, ones);
+    const run = simulateDischarge(d, [{ seconds: 3600, speed: 5, power: watts(2, 0.5, 8) }], 290, 1, 1);
+    expect(run.time / 60).toBeGreaterThan(7.2);
+    expect(run.time / 60).toBeLessThan(8.8);
+  });
 });
 
 describe('motor heat and wire', () => {

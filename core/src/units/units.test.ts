@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { KINDS, UNITS, formatForEditing, formatNumber, formatQuantity, parseQuantity, spreadMatters, type KindName } from './index';
+import { kindAt, KINDS, UNITS, formatForEditing, formatNumber, formatQuantity, parseQuantity, spreadMatters, type KindName } from './index';
 
 const si = (text: string, kind: KindName, system: 'metric' | 'imperial' = 'metric') => { const r = parseQuantity(text, kind, system); return r.status === 'ok' ? r.si : r.message; };
 
@@ -24,6 +24,7 @@ describe('parseQuantity', () => {
 
 describe('format', () => {
   it.each([[14.2857142, 3, '14.3'], [0.000346, 2, '0.00035'], [25346, 3, '25 300'], [-3.2, 2, '−3.2'], [0, 3, '0'], [Number.NaN, 3, '–'], [1234.6, 4, '1235']] as const)('%d with %d figures', (x, f, text) => expect(formatNumber(x, f)).toBe(text));
+  it('a model under 100 g has its all-up mass in grams; hundreds are counted whole', () => { expect(formatQuantity(0.00504, 'allUpMass', 'metric')).toBe('5.04 g'); expect(formatQuantity(2.79, 'allUpMass', 'metric')).toBe('2.79 kg'); expect(kindAt('mass', 0.01)).toBe('mass'); expect(formatQuantity(423.97, 'count', 'metric')).toBe('424'); });
   it('shows the unit, and a load factor as g', () => { expect(formatQuantity(8.42, 'speed', 'metric')).toBe('8.42 m/s'); expect(formatQuantity(4, 'loadFactor', 'metric')).toBe('4.00 g'); expect(formatQuantity(11, 'count', 'metric')).toBe('11'); });
   it('a spread under a two-thousandth is not worth showing', () => { expect(spreadMatters(400, 0.06)).toBe(false); expect(spreadMatters(400, 3)).toBe(true); });
 });
