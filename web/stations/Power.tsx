@@ -37,7 +37,7 @@ export function Power() {
     return <div className="stack"><p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>{report && <GlideTab report={report} />}<div style={{ display: 'flex', gap: 8 }}><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit an electric motor</Button><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}>Fit a rubber motor</Button></div></div>;
   }
   const open = (Object.keys(TABS) as Tab[]).filter((t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t));
-  const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : 'rubber';
+  const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
   // a report of the design before a part was fitted lacks it for a moment
   const ready = report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
   return (
