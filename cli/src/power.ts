@@ -1,6 +1,6 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
 import { airAt, G0 } from '@skiametra/core/air';
-import { assess, powerReport, type StepCache } from '@skiametra/core/assess';
+import { assess, liftDrive, powerReport, type StepCache } from '@skiametra/core/assess';
 import { factorsOf, type DesignDocument } from '@skiametra/core/design';
 import { bladeLoad, bladeSetOf, buildDrive, driveChain, flaringCurves, operate, packInUse, propellerCurve, rubberFlight, rubberMotor, staticCard, thinned, type Drive, type OperatingPoint } from '@skiametra/core/power';
 import { UsageError } from './usage';
@@ -53,7 +53,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
   };
   if (!p.unpowered) add(p.fan ? 'Ducted fan' : p.lift ? 'Cruise' : 'Propeller', buildDrive(p, air.density, f), p.esc.maxCurrent);
   if (p.lift) {
-    const d = buildDrive({ ...p, fan: undefined, motor: p.lift.motor, esc: p.lift.esc, propeller: { ...p.lift.propeller, x: 0, z: 0 }, arrangement: { count: Math.max(1, design.rotors?.length ?? 4), kind: 'apart', tilt: false } }, air.density, f, propellerCurve(p.lift.propeller));
+    const d = liftDrive(design, air.density, f, propellerCurve(p.lift.propeller), null)!;
     list.push(...propulsors('Lift', d, operate(d, throttle, 0, soc), 0, { ...common, esc: p.lift.esc.maxCurrent }, soc));
     const h = powerReport(brief, design, doc.calibration, ledger, state, cache).hover;
     still.push({ name: 'Lift', thrust: round(h?.point.maxThrust ?? NaN), hoverThrottle: round(h?.point.throttle ?? NaN), hoverPower: round(h?.point.electric ?? NaN), hoverMinutes: round((h?.point.time ?? NaN) / 60), thrustToWeight: round(h?.point.thrustToWeight ?? NaN) });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { buildDrive, lipoOpenCircuit, operate, operateForThrust } from '../src/power';
+import { buildDrive, openCircuit, operate, operateForThrust } from '../src/power';
 import { bitternDocument } from '../src/demo';
 
 const RPM = (2 * Math.PI) / 60;
@@ -11,7 +11,7 @@ describe('motor, controller, pack', () => {
   it('operating point satisfies the hand-written equations of the three-constant motor', () => {
     const o = operate(drive, 0.7, 8);
     const source = drive.packResistance;
-    const voc = 4 * lipoOpenCircuit(0.5);
+    const voc = 4 * openCircuit(0.5);
     const vm = 0.7 * (voc - source * (0.7 * o.motorCurrent + drive.avionics) - (drive.escResistance + drive.wireResistance) * 0.7 * o.motorCurrent);
     expect(o.omega).toBeCloseTo(drive.kv * (vm - o.motorCurrent * drive.motorResistance), 2);
     expect(o.torque).toBeCloseTo((o.motorCurrent - power.motor.noLoadCurrent) / drive.kv, 6);
@@ -20,11 +20,11 @@ describe('motor, controller, pack', () => {
     const stiff = buildDrive({ ...power, avionicsCurrent: 0, propeller: { ...power.propeller, diameter: 2.9, pitch: 2.9 } }, 1.225e6, ones);
     const o = operate(stiff, 1, 0);
     const R = stiff.motorResistance + stiff.packResistance + stiff.escResistance + stiff.wireResistance;
-    expect(o.motorCurrent / ((4 * lipoOpenCircuit(0.5)) / R)).toBeCloseTo(1, 1);
+    expect(o.motorCurrent / ((4 * openCircuit(0.5)) / R)).toBeCloseTo(1, 1);
   });
   it('energy balance: pack power = shaft + copper + no-load + source losses + avionics', () => {
     const o = operate(drive, 1, 10);
-    const voc = 4 * lipoOpenCircuit(0.5);
+    const voc = 4 * openCircuit(0.5);
     const losses = o.current ** 2 * drive.packResistance + o.motorCurrent ** 2 * (drive.motorResistance + drive.escResistance + drive.wireResistance) + (power.motor.noLoadCurrent / drive.kv) * o.omega + drive.avionics * o.voltage;
     expect((o.shaftPower + losses) / (voc * o.current)).toBeCloseTo(1, 2);
   });
@@ -37,8 +37,8 @@ describe('motor, controller, pack', () => {
     }
   });
   it('four lithium cells: 16.8 V full (4.2 a cell) and near 15.4 V open at half charge', () => {
-    expect(4 * lipoOpenCircuit(1)).toBeCloseTo(16.8, 6);
-    expect(4 * lipoOpenCircuit(0.5)).toBeCloseTo(15.4, 1);
+    expect(4 * openCircuit(1)).toBeCloseTo(16.8, 6);
+    expect(4 * openCircuit(0.5)).toBeCloseTo(15.4, 1);
   });
   it('static rpm of the demo lies below Kv times volts by the usual 15 to 30 % load (common practice)', () => {
     const o = operate(drive, 1, 0);

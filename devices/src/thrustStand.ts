@@ -100,7 +100,7 @@ export class ThrustStand {
       const share = o.omega > 0 && this.throttle > 0 ? this.omega / o.omega : 0;
       amps = this.throttle > 0 ? o.current * (0.3 + 0.7 * share * share) : 0.02;
       volts = this.throttle > 0 ? o.voltage : d.pack.full - (1 - this.soc) * 0.5 * d.pack.series;
-      thrust = this.throttle > 0 ? o.thrust * share * share : o.thrust * 0;
+      thrust = this.throttle > 0 ? o.thrust * share * share : 0;
       this.soc = Math.max(0, this.soc - (amps * dt) / d.pack.charge);
       this.heat = heatStep(thermalOf(d.motor), this.heat, this.throttle > 0 ? motorLoss(d, o) : { copper: 0, iron: 0 }, { temperature: this.air.temperature, speed: this.throttle > 0 ? 8 : 0 }, dt);
     }

@@ -1,7 +1,7 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
 import { changesOf, solveBalance } from '../mass';
-import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport } from '../power';
+import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport, TIP_LIMIT } from '../power';
 import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
@@ -50,7 +50,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
   }
   const ratio = propeller.pitch / propeller.diameter;
   if (!design.power.fan && !propeller.table && !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
-  if (entryOf(ledger, 'tipMach', 'all')!.value > 0.65) add('power', 'look', 'all', 'The propeller tip passes Mach 0.65 at full throttle: noise and loss.');
+  if (entryOf(ledger, 'tipMach', 'all')!.value > TIP_LIMIT) add('power', 'look', 'all', `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`);
   for (const l of design.loadings) {
     const run = entryOf(ledger, 'groundRun', l.id)!.value;
     if (run > brief.site.stripLength) { add('flight', 'look', l.id, `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`); break; }

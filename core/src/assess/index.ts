@@ -16,6 +16,7 @@ export type { LayoutReport, StateRow } from './layoutReport';
 export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
 export { powerReport } from './powerReport';
+export { liftDrive } from './powerValues';
 export type { GlideReport, HoverReport, PowerReport, RubberReport, SpeedRow, SwapRow, ThrottleRow } from './powerReport';
 export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
 export type { SwapEffect, Trial } from './powerAdvice';

@@ -5,12 +5,12 @@
  */
 import { G0, type Air } from '../air';
 import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
-import { climbGlide, dragAt, glideRange, slopeWindow, type ClimbGlide, type PointModel, type SlopeWindow } from '../flight';
+import { climbGlide, dragAt, glideRange, sinkAt, slopeWindow, type ClimbGlide, type PointModel, type SlopeWindow } from '../flight';
 import { groundGeometry } from '../layout';
 import { loadedState, type MassState } from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
-import { buildDrive, CHEMISTRY, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type OperatingPoint, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
+import { buildDrive, CHEMISTRY, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
 import { derivativesOf, solveTrim, linearAero } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
@@ -122,7 +122,7 @@ function glidePart(s: Scene): GlideReport {
   const climbing = drive ? operate(drive, 1, 1.35 * g.stall).power : 0, off = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0;
   return {
     ...g, reach: [0, 3, 6, 9].map((wind) => ({ wind, ...reach(CYCLE_HEIGHT, wind) })), cycle: drive ? climbGlide(m, CYCLE_HEIGHT, { climb: climbing, off }, usable) : null, slope: slopeWindow(m, SLOPE),
-    polar: Array.from({ length: 25 }, (_, i) => { const speed = g.stall * (1.02 + 0.09 * i); return { speed, sink: (s.drag(speed) * speed) / (state.mass * G0) }; }),
+    polar: Array.from({ length: 25 }, (_, i) => { const speed = g.stall * (1.02 + 0.09 * i); return { speed, sink: sinkAt(m, speed) }; }),
   };
 }
 
@@ -266,5 +266,3 @@ function matchTask(s: Scene, d: Drive): MatchTask {
     limits: { diameter: most, current: limit('staticCurrent'), mass: limit('mass'), climb: 2, time: brief.course.window, margin: 0.15 },
   };
 }
-
-export type { OperatingPoint };

@@ -84,11 +84,6 @@ export function packOf(p: PackData): Pack {
   };
 }
 
-/** Open-circuit volts of a pack at a state of charge. */
-export function packOpenCircuit(pack: Pick<Pack, 'series' | 'chemistry'>, soc: number): number {
-  return pack.series * openCircuit(soc, pack.chemistry);
-}
-
 export type Joined = { status: 'joined'; pack: Pack; remarks: string[] } | { status: 'unsafe'; reason: string };
 
 /** Two packs in parallel or in series as one. Parallel packs must agree in chemistry and cell count, or the fuller one feeds the other. */

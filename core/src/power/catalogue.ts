@@ -15,6 +15,9 @@ export interface PackPart { id: string; name: string; mass: number; data: PackDa
 export interface EscPart { id: string; name: string; mass: number; cells: number; data: { resistance: number; maxCurrent: number } }
 export interface PartsList { motors: MotorPart[]; propellers: PropellerPart[]; packs: PackPart[]; escs: EscPart[] }
 
+/** Resistance of a controller times its current [V]; common practice, no source. */
+export const ESC_VOLTS = 0.24;
+
 const RPM_PER_VOLT = (2 * Math.PI) / 60, INCH = 0.0254, MAH = 3.6;
 const round3 = (v: number) => Number(v.toPrecision(3));
 
@@ -76,6 +79,6 @@ export function genericParts(): PartsList {
       const capacity = mAh * MAH, data: PackData = { series, parallel, capacity, cellResistance: round3(estimateCellResistance(capacity / parallel, maxC, chemistry)), maxC, usable: 0.85, ...(chemistry === 'LiPo' ? {} : { chemistry }) };
       return { id: `b-${chemistry.toLowerCase()}-${series}s${parallel > 1 ? `${parallel}p` : ''}-${mAh}`, name: `${series}S${parallel > 1 ? `${parallel}P` : ''} ${mAh} mAh${chemistry === 'LiPo' ? '' : ` ${chemistry}`}`, mass: round3(packOf(data).mass), data };
     }),
-    escs: ESCS.map(([amps, cells]) => ({ id: `e-${amps}`, name: `${amps} A`, mass: round3((6 + 0.85 * amps) / 1000), cells, data: { resistance: round3(0.24 / amps), maxCurrent: amps } })),
+    escs: ESCS.map(([amps, cells]) => ({ id: `e-${amps}`, name: `${amps} A`, mass: round3((6 + 0.85 * amps) / 1000), cells, data: { resistance: round3(ESC_VOLTS / amps), maxCurrent: amps } })),
   };
 }

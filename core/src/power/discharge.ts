@@ -3,7 +3,7 @@
  * Charge by the current drawn; steps of at most a second; the step that would pass a limit is cut at it.
  */
 import type { Drive, OperatingPoint } from './electric';
-import { motorLoss, operate, operateForThrust, packVolts } from './electric';
+import { motorLoss, operate, operateForThrust, packVolts, streamSpeed } from './electric';
 import { COPPER, heatStep, thermalOf, USUAL_LIMIT } from './motor';
 
 export type Segment = { seconds: number; speed: number } & ({ throttle: number } | { thrust: number } | { power: number });
@@ -33,7 +33,6 @@ export function simulateDischarge(d: Drive, history: readonly Segment[], air = 2
   const thermal = thermalOf(d.motor), rows: DischargeRow[] = [];
   let s = soc, time = 0, charge = 0, energy = 0, heat = { winding: air, case: air }, hottest = air;
   const full = d.charge / Math.max(d.pack.usableCharge / d.pack.charge, 1e-6);
-  const area = d.count * (Math.PI / 4) * d.curve.size.diameter ** 2;
   const finish = (end: Discharge['end']): Discharge => ({ rows, end, time, charge, energy, hottest });
   for (const seg of history) {
     for (let left = seg.seconds; left > 1e-9;) {
@@ -48,8 +47,7 @@ export function simulateDischarge(d: Drive, history: readonly Segment[], air = 2
       const use = o.current * dt, room = d.charge - charge - (1 - soc) * full;
       const part = use > room ? Math.max(0, room / use) : 1;
       time += dt * part; charge += use * part; energy += o.power * dt * part; s -= (use * part) / full;
-      const flow = seg.speed / 2 + Math.sqrt((seg.speed / 2) ** 2 + Math.max(0, o.thrust) / (2 * d.density * area));
-      heat = heatStep(thermal, heat, motorLoss(warm, o), { temperature: air, speed: flow }, dt * part);
+      heat = heatStep(thermal, heat, motorLoss(warm, o), { temperature: air, speed: streamSpeed(d, o.thrust, seg.speed) }, dt * part);
       hottest = Math.max(hottest, heat.winding);
       if (part < 1) { const end = { ...row, time, soc: s, winding: heat.winding, case: heat.case, voltage: packVolts(d, s) - o.current * d.packResistance }; rows.push(end); return finish('charge used'); }
       left -= dt;
@@ -62,8 +60,7 @@ export function simulateDischarge(d: Drive, history: readonly Segment[], air = 2
 export function timeToLimit(d: Drive, o: OperatingPoint, air: number, speed: number, longest = 1200): number {
   const thermal = thermalOf(d.motor), limit = d.motor.maxTemperature ?? USUAL_LIMIT;
   let heat = { winding: air, case: air };
-  const area = d.count * (Math.PI / 4) * d.curve.size.diameter ** 2;
-  const flow = speed / 2 + Math.sqrt((speed / 2) ** 2 + Math.max(0, o.thrust) / (2 * d.density * area));
+  const flow = streamSpeed(d, o.thrust, speed);
   for (let t = 0; t < longest; t++) {
     heat = heatStep(thermal, heat, motorLoss(d, o, d.motorResistance * (1 + COPPER * (heat.winding - 298.15))), { temperature: air, speed: flow }, 1);
     if (heat.winding > limit) return t + 1;

@@ -1,6 +1,6 @@
 /** The drive as it is wired, link by link: what goes in, what is lost, how near each limit is, and which link is the weakest and why. */
 import { timeToLimit } from './discharge';
-import { motorLoss, operate, packVolts, type Drive, type OperatingPoint } from './electric';
+import { motorLoss, operate, packVolts, streamSpeed, type Drive, type OperatingPoint } from './electric';
 import { COPPER, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent } from './motor';
 import { pitchSpeed } from './propeller';
 
@@ -24,7 +24,7 @@ export function driveChain(d: Drive, o: OperatingPoint, speed: number, limits: C
   const toMotors = o.power - d.avionics * o.voltage;
   const shaft = N * (o.torque * o.omega), motorOut = shaft / d.gearEfficiency;
   const motorIn = motorOut + N * (copperLoss.copper + copperLoss.iron);
-  const flow = speed / 2 + Math.sqrt((speed / 2) ** 2 + Math.max(0, o.thrust) / (2 * d.density * N * (Math.PI / 4) * d.curve.size.diameter ** 2));
+  const flow = streamSpeed(d, o.thrust, speed);
   const thermal = thermalOf(d.motor);
   let heat = settledHeat(thermal, copperLoss, { temperature: limits.air, speed: flow });
   // copper resists more when hot: a few rounds settle it, a runaway is held at 600 K

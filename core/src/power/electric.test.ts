@@ -7,7 +7,7 @@ const ones = { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 };
 const power = bitternDocument().design.power;
 const drive = buildDrive(power, 1.22, ones);
 const rising = (v: readonly number[]) => v.every((x, i) => i === 0 || x > v[i - 1]);
-const range = (n: number, f: (i: number) => number) => Array.from({ length: n }, (_, i) => f(i));
+const range = <T>(n: number, f: (i: number) => T): T[] => Array.from({ length: n }, (_, i) => f(i));
 
 describe('laws of the operating point', () => {
   it('thrust, rpm and current rise with throttle; volts fall', () => {

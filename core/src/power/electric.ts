@@ -44,11 +44,6 @@ export interface OperatingPoint {
   /** thrust power / pack power */ efficiency: number;
 }
 
-/** Open-circuit volts of a lithium-polymer cell. @param soc 0 to 1 @returns [V] per cell */
-export function lipoOpenCircuit(soc: number): number {
-  return openCircuit(soc, 'LiPo');
-}
-
 /** State of charge used where one figure stands for a flight (energy-mean of the curve lies near half charge). */
 export const MEAN_SOC = 0.5;
 
@@ -156,6 +151,12 @@ export function operateForThrust(d: Drive, thrust: number, speed: number, soc = 
   const disc = b * b - 4 * a * vm;
   const duty = a < 1e-9 ? vm / b : disc >= 0 ? (b - Math.sqrt(disc)) / (2 * a) : Infinity;
   return pointAt(d, omega, speed, motorCurrent, Math.min(duty, 9), voc);
+}
+
+/** Air past the motors [m/s]: the airspeed and half of what the propellers add to it. */
+export function streamSpeed(d: Pick<Drive, 'count' | 'curve' | 'density'>, thrust: number, speed: number): number {
+  const area = d.count * (Math.PI / 4) * d.curve.size.diameter ** 2;
+  return speed / 2 + Math.sqrt((speed / 2) ** 2 + Math.max(0, thrust) / (2 * d.density * area));
 }
 
 /** Copper and iron loss of one motor at an operating point [W]; `resistance` as it is when warm. */

@@ -5,7 +5,7 @@
  * assessment of the one that is taken integrates it. Heat is left to the chain of the one that is taken.
  */
 import { packOf } from './battery';
-import type { PartsList } from './catalogue';
+import { ESC_VOLTS, type PartsList } from './catalogue';
 import { buildDrive, operate, operateForThrust, type Drive } from './electric';
 import { TIP_LIMIT } from './driveChain';
 import { propellerCurve, type PropellerCurve } from './propeller';
@@ -94,7 +94,7 @@ export function matchOne(parts: PartsList, bench: MatchBench, t: MatchTask, inde
   if (t.limits.diameter !== null && prop.data.diameter > t.limits.diameter + 1e-9) out.push('diameter');
   if (packed.full > motor.cells * 4.2 + 0.3) out.push('cells');
   if (out.length) return row;
-  const power = { battery: pack.data, esc: { resistance: 0.24 / Math.max(10, 1.3 * motor.data.maxCurrent), maxCurrent: 1 }, motor: motor.data, propeller: { ...prop.data, x: 0, z: 0 }, avionicsCurrent: t.avionics };
+  const power = { battery: pack.data, esc: { resistance: ESC_VOLTS / Math.max(10, 1.3 * motor.data.maxCurrent), maxCurrent: 1 }, motor: motor.data, propeller: { ...prop.data, x: 0, z: 0 }, avionicsCurrent: t.avionics };
   const d = buildDrive(power as Parameters<typeof buildDrive>[0], t.density, t.factors, curve);
   const still = operate(d, 1, 0), keep = 1 - t.limits.margin;
   const esc = parts.escs.find((e) => e.data.maxCurrent * keep >= still.current && e.cells * 4.2 + 0.3 >= packed.full);

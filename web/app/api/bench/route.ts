@@ -5,6 +5,9 @@ const MOST_BYTES = 200_000;
 
 /** Runs the thrust stand and streams what it reads, a line of JSON a step. */
 export async function POST(request: Request): Promise<Response> {
+  // a page from elsewhere must not turn a propeller
+  const from = request.headers.get('sec-fetch-site');
+  if (from !== null && from !== 'same-origin') return Response.json({ message: 'Only this application’s own pages may run the stand.' }, { status: 403 });
   const text = await request.text();
   if (text.length > MOST_BYTES) return Response.json({ message: 'The request is larger than 200 kB.' }, { status: 413 });
   let data: unknown;
