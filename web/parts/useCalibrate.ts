@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { priorCalibration } from '@skiametra/core/design';
 import { briefOfTheDay, type CalibrationResult } from '@skiametra/core/refine';
-import { designOfTheDay } from '@skiametra/core/trial';
+import { designOfTheDay, isOwnDrive } from '@skiametra/core/trial';
 import { askCore } from '../workers/coreClient';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -16,7 +16,8 @@ export function useCalibrate() {
   const [result, setResult] = useState<CalibrationResult | null>(null);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
-  const flown = useMemo(() => tests.filter((t) => t.body.record.flown && t.body.measurements.length > 0), [tests]);
+  // a bench run of a propeller or motor that a version no longer flies says nothing of that version
+  const flown = useMemo(() => tests.filter((t) => { const design = t.versionId === versionId ? document.design : versions.find((v) => v.id === t.versionId)?.document.design; return t.body.record.flown && t.body.measurements.length > 0 && (!t.body.bench || (design !== undefined && isOwnDrive(design, t.body.bench))); }), [tests, document, versions, versionId]);
   const fit = async () => {
     setBusy(true);
     setFailed(null);

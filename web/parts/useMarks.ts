@@ -19,14 +19,14 @@ export function useMarks(id: string, state: string): { def: QuantityDef | undefi
   const brief = useWorkspace((w) => w.content.document.brief);
   const ledger = useWorkspace((w) => w.ledger);
   const against = useWorkspace((w) => w.againstLedger);
-  const tests = useWorkspace((w) => w.content.tests);
+  const content = useWorkspace((w) => w.content);
   const versionId = useWorkspace((w) => w.versionId);
   return useMemo(() => {
     const entry = ledger ? entryOf(ledger, id, state) : undefined;
     const asked = askedOf(brief, id, state);
-    const measured = measuredOf({ content: { tests, document: null as never }, versionId, ledger }, id, state);
+    const measured = measuredOf({ content, versionId, ledger }, id, state);
     const value = entry?.value;
     const broken = value !== undefined && asked !== null && ((asked.min !== null && value < asked.min) || (asked.max !== null && value > asked.max));
     return { def: quantityDef(id), broken, marks: { asked, predicted: entry ? { value: entry.value, sigma: entry.sigma } : null, measured, ghost: against ? entryOf(against, id, state)?.value ?? null : null } };
-  }, [brief, ledger, against, tests, versionId, id, state]);
+  }, [brief, ledger, against, content, versionId, id, state]);
 }

@@ -25,10 +25,10 @@ export function fitSwap(brief: Brief, design: Design, cal: Calibration, ledger: 
 
 export interface Trial { values: { id: string; state: string; value: number; sigma: number }[]; thrust: { x: number[]; y: number[] } | null; findings: string[]; stopped: string | null }
 
-/** A design with changes, assessed: its numbers, its full-throttle curve and its power and flight findings. */
+/** A design with changes, assessed: its numbers, its full-throttle curve and what is wrong with its power, flight and balance, the worst first. */
 export function tryChanges(brief: Brief, design: Design, cal: Calibration, changes: readonly { path: string; value: unknown }[], cache: StepCache): Trial {
   const next = changes.reduce((d, c) => setPath(d, c.path, c.value), design), l = assess(brief, next, cal, cache), thrust = l.curves.find((c) => c.id === 'thrust');
-  return { values: l.entries.map((e) => ({ id: e.id, state: e.state, value: e.value, sigma: e.sigma })), thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null, findings: l.findings.filter((f) => (f.station === 'power' || f.station === 'flight') && f.severity !== 'ask').map((f) => f.sentence), stopped: l.stopped };
+  return { values: l.entries.map((e) => ({ id: e.id, state: e.state, value: e.value, sigma: e.sigma })), thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null, findings: l.findings.filter((f) => ['power', 'flight', 'balance'].includes(f.station) && f.severity !== 'ask').sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop')).map((f) => f.sentence), stopped: l.stopped };
 }
 
 /** @throws DomainError when the design has no rubber motor or the state is unknown */

@@ -1,6 +1,6 @@
 /** The Bittern's propellers and packs on the thrust stand: readings by hand, made up. Run 2 of P1 was tared with a cable hanging. */
 import type { BenchBody, TestBody } from '../design';
-import { reduceBench } from '../trial';
+import { fittedNow, reduceBench } from '../trial';
 import { bitternDocument } from './bittern';
 
 /** throttle, V, A, N, rpm, motor °C */
@@ -15,8 +15,8 @@ const P1_B: Reading[] = [[0, 16.75, 0.04, -0.01, 0, 13], [0.3, 16.7, 0.85, 1.34,
 const rowsOf = (list: Reading[]): BenchBody['runs'][number]['rows'] => list.map(([throttle, volts, amps, newton, rpm, celsius], i) => [10 * i, throttle, volts, amps, newton, (rpm * Math.PI) / 30, celsius + 273.15]);
 
 function benchTest(title: string, date: string, propeller: string, pack: string, runs: [name: string, rows: Reading[]][], claim: BenchBody['claim'], notes: string): TestBody {
-  const bench: BenchBody = { propeller, pack, runs: runs.map(([name, rows]) => ({ name, kind: 'table', rows: rowsOf(rows) })), claim };
   const doc = bitternDocument(), temperature = 286.15;
+  const bench: BenchBody = { propeller, pack, fitted: fittedNow(doc.design, propeller), runs: runs.map(([name, rows]) => ({ name, kind: 'table', rows: rowsOf(rows) })), claim };
   return {
     card: { title, question: 'Does the maker’s figure hold, and the computed one?', oneChange: '', expected: '', stopWhen: 'Motor case at 70 °C, anything loose, anybody in the plane of the propeller', loading: 'ferry', overrideReason: '' },
     checklist: [], signedBy: 'Demo pilot',

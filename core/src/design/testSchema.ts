@@ -1,5 +1,6 @@
 /** Tests of a built airframe: the card before, the record after, and what was measured. */
 import { z } from 'zod';
+import { bladesOnly, motorSchema } from './powerSchema';
 
 const finite = z.number().refine(Number.isFinite, 'must be a number');
 const text = z.string().max(4000);
@@ -29,6 +30,8 @@ export const benchSchema = z.strictObject({
   /** parts of the swap set on the stand; null as the design has them */
   propeller: z.string().max(60).nullable(),
   pack: z.string().max(60).nullable(),
+  /** propeller and motor as they were when the first run was taken: a later change of the design does not change what was measured */
+  fitted: z.strictObject({ propeller: bladesOnly, motor: motorSchema }).optional(),
   /** log: many rows a window, averaged; table: one row a step, read by hand */
   runs: z.array(z.strictObject({ name: z.string().max(80), kind: z.enum(['log', 'table']), rows: z.array(benchRowSchema).min(1).max(6000) })).max(12),
   /** what the maker says, at full throttle */

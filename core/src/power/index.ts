@@ -32,4 +32,4 @@ export { flaringCurves, rubberFlight, rubberTrials, thinned } from './rubberFlig
 export type { FlaringCurves, RubberFlight, RubberFlightInput, RubberRow, RubberTrial } from './rubberFlight';
 export { clearSky, solarArray, solarDay, solarPower, sunHeight } from './solar';
 export type { SolarArray, SolarData, SolarDay, SolarRow } from './solar';
-export { combinationChanges, fitChanges, isFitted, itemOfKind, labelText, partsFor } from './swaps';
+export { combinationChanges, fitChanges, isFitted, itemOfKind, labelText, partsFor, sameBlades, sameMotor } from './swaps';

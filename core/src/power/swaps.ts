@@ -2,6 +2,8 @@
 import type { Design, Swap } from '../design';
 import type { PartsList } from './catalogue';
 import { genericParts } from './catalogue';
+import type { MotorData } from './motor';
+import type { PropellerSize } from './propeller';
 
 /** The line of the mass list that a kind of part is; null when the list has none. */
 export function itemOfKind(design: Pick<Design, 'items'>, kind: Swap['kind']): Design['items'][number] | null {
@@ -24,11 +26,21 @@ export function fitChanges(design: Design, swap: Swap): { path: string; value: u
 
 const same = (a: number, b: number) => Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(a));
 
+/** Whether two propellers are the same size and kind. */
+export function sameBlades(a: PropellerSize, b: PropellerSize): boolean {
+  return same(a.diameter, b.diameter) && same(a.pitch, b.pitch) && a.blades === b.blades && (a.family ?? 'thin-electric') === (b.family ?? 'thin-electric');
+}
+
+/** Whether two motors are the same by Kv and resistance. */
+export function sameMotor(a: Pick<MotorData, 'kv' | 'resistance'>, b: Pick<MotorData, 'kv' | 'resistance'>): boolean {
+  return same(a.kv, b.kv) && same(a.resistance, b.resistance);
+}
+
 /** Whether a design flies with this part now. */
 export function isFitted(design: Design, swap: Swap): boolean {
   const p = design.power;
-  if (swap.kind === 'propeller') return same(p.propeller.diameter, swap.data.diameter) && same(p.propeller.pitch, swap.data.pitch) && p.propeller.blades === swap.data.blades && (p.propeller.family ?? 'thin-electric') === (swap.data.family ?? 'thin-electric');
-  if (swap.kind === 'motor') return same(p.motor.kv, swap.data.kv) && same(p.motor.resistance, swap.data.resistance);
+  if (swap.kind === 'propeller') return sameBlades(p.propeller, swap.data);
+  if (swap.kind === 'motor') return sameMotor(p.motor, swap.data);
   return p.battery.series === swap.data.series && p.battery.parallel === swap.data.parallel && same(p.battery.capacity, swap.data.capacity) && (p.battery.chemistry ?? 'LiPo') === (swap.data.chemistry ?? 'LiPo');
 }
 

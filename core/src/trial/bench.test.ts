@@ -4,7 +4,7 @@ import { priorCalibration, type BenchBody, type TestBody } from '../design';
 import { assess, entryOf } from '../assess';
 import { calibrate } from '../refine';
 import { operate } from '../power';
-import { benchDrive, designOfTheDay, isOwnPropeller, reduceBench, reduceRubber, rubberSeason, steadyPoints, tareOf } from './index';
+import { benchDrive, designOfTheDay, fittedNow, isOwnDrive, reduceBench, reduceRubber, rubberSeason, steadyPoints, tareOf } from './index';
 
 const doc = bitternDocument();
 const none = { propeller: null, pack: null, claim: null };
@@ -51,11 +51,20 @@ describe('thrust stand', () => {
   it('only the propeller that flies teaches the model; another keeps its factors', () => {
     const bench = bitternProject().tests.map((t) => t.body.bench).filter((b) => b !== undefined);
     expect(bench.length).toBe(4);
-    expect(bench.map((b) => isOwnPropeller(doc.design, b))).toEqual([true, false, false, true]);
+    expect(bench.map((b) => isOwnDrive(doc.design, b))).toEqual([true, false, false, true]);
     const other = reduceBench(doc.brief, doc.design, priorCalibration(), bench[2], 286.15);
     expect(other.measurements).toEqual([]);
     expect(other.correction!.thrust).toBeGreaterThan(0.84);
     expect(other.correction!.thrust).toBeLessThan(0.94);
+  });
+  it('a propeller or motor changed since is not what was measured: its readings teach nothing of the new one', () => {
+    const own = { ...none, fitted: fittedNow(doc.design, null), runs: [table({ thrust: 0.92, torque: 1.07, loss: 1.2 })] };
+    for (const next of [{ ...doc.design, power: { ...doc.design.power, propeller: { ...doc.design.power.propeller, pitch: 0.2 } } }, { ...doc.design, power: { ...doc.design.power, motor: { ...doc.design.power.motor, kv: 80 } } }]) {
+      const r = reduceBench(doc.brief, next, priorCalibration(), own, 288.15);
+      expect(r.measurements).toEqual([]);
+      expect(r.fit!.thrust).toBeCloseTo(0.92, 2);
+    }
+    expect(reduceBench(doc.brief, doc.design, priorCalibration(), own, 288.15).measurements).toHaveLength(3);
   });
   it('fed to the model, the predictions move to the bench and grow surer', () => {
     const body = bitternProject().tests[0].body, before = assess(doc.brief, doc.design, doc.calibration);

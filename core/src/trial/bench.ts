@@ -10,7 +10,7 @@ import { airAt, G0 } from '../air';
 import type { BenchBody, Brief, Calibration, Design, Measurement } from '../design';
 import { FACTOR_IDS } from '../design';
 import { updateLinear } from '../numeric';
-import { buildDrive, isFitted, MEAN_SOC, operate, propellerLoad, thrusterOf, type Drive } from '../power';
+import { buildDrive, MEAN_SOC, operate, propellerLoad, sameBlades, sameMotor, thrusterOf, type Drive } from '../power';
 
 export interface BenchPoint { run: number; throttle: number; volts: number; amps: number; thrust: number; omega: number; temperature: number | null; /** of the mean: thrust [N], relative rpm */ thrustSigma: number; omegaSpread: number; steady: boolean }
 
@@ -57,10 +57,19 @@ export function steadyPoints(rows: readonly Row[], run: number, kind: 'log' | 't
   return windows.flatMap((w) => { const kept = w.slice(Math.floor(0.4 * w.length)); return w.length >= 5 ? [point(kept)] : []; }).filter(turning);
 }
 
+/** What a new run would be taken with: the chosen part of the swap set, or the design's own. */
+export function fittedNow(design: Design, propeller: string | null): NonNullable<BenchBody['fitted']> {
+  const swap = design.swaps?.find((s) => s.id === propeller), { x: _x, z: _z, downThrust: _d, sideThrust: _s, correction: _c, ...own } = design.power.propeller;
+  const { correction: _k, ...data } = swap?.kind === 'propeller' ? swap.data : own as typeof own & { correction?: undefined };
+  return { propeller: data, motor: design.power.motor };
+}
+
+type Bolted = Pick<BenchBody, 'propeller' | 'pack' | 'fitted'>;
+
 /** The design's drive with what was bolted to the stand. */
-export function benchDrive(design: Design, bench: Pick<BenchBody, 'propeller' | 'pack'>, density: number): Drive {
-  const prop = design.swaps?.find((s) => s.id === bench.propeller), pack = design.swaps?.find((s) => s.id === bench.pack), { x, z } = design.power.propeller;
-  const power = { ...design.power, ...(prop?.kind === 'propeller' ? { propeller: { ...prop.data, correction: undefined, x, z } } : {}), ...(pack?.kind === 'pack' ? { battery: pack.data, second: undefined } : {}) };
+export function benchDrive(design: Design, bench: Bolted, density: number): Drive {
+  const fitted = bench.fitted ?? fittedNow(design, bench.propeller), pack = design.swaps?.find((s) => s.id === bench.pack), { x, z } = design.power.propeller;
+  const power = { ...design.power, motor: fitted.motor, propeller: { ...fitted.propeller, correction: undefined, x, z }, ...(pack?.kind === 'pack' ? { battery: pack.data, second: undefined } : {}) };
   return buildDrive(power, density, { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 }, thrusterOf(power));
 }
 
@@ -104,10 +113,10 @@ function stepsOf(d: Drive, points: readonly BenchPoint[]): BenchStep[] {
   });
 }
 
-/** Whether what was on the stand is the propeller that the design flies. */
-export function isOwnPropeller(design: Design, bench: Pick<BenchBody, 'propeller'>): boolean {
-  const s = bench.propeller === null ? null : design.swaps?.find((w) => w.id === bench.propeller);
-  return bench.propeller === null || (s?.kind === 'propeller' && isFitted(design, s));
+/** Whether what was on the stand is the propeller and motor that the design flies now. */
+export function isOwnDrive(design: Design, bench: Pick<BenchBody, 'propeller' | 'fitted'>): boolean {
+  const fitted = bench.fitted ?? fittedNow(design, bench.propeller);
+  return sameBlades(design.power.propeller, fitted.propeller) && sameMotor(design.power.motor, fitted.motor);
 }
 
 /** @param temperature of the air at the bench [K] */
@@ -128,7 +137,7 @@ export function reduceBench(brief: Brief, design: Design, calibration: Calibrati
   if (apart.length) remarks.push(`Runs differ by ${(100 * Math.max(...apart.map((s) => s.spread))).toFixed(0)} % in thrust at ${apart.map((s) => `${(s.throttle * 100).toFixed(0)} %`).join(', ')}: a loose mount, a wall close behind, or a warmer pack.`);
   const fit = fitFactors(d, points);
   if (!fit && points.length) remarks.push('No steady point at full throttle: nothing was fitted. Part throttle does not tell torque from loss.');
-  const own = isOwnPropeller(design, bench);
+  const own = isOwnDrive(design, bench);
   const site = own && fit ? siteFigures(brief, design, fit) : null;
   const cal = (id: 'thrust' | 'torque') => calibration.mean[FACTOR_IDS.indexOf(id)];
   return {

@@ -1,7 +1,7 @@
 'use client';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
-import { combine } from '@skiametra/core/trial';
+import { combine, isOwnDrive } from '@skiametra/core/trial';
 import { entryOf, type LedgerEntry } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { Person, WorkspaceData } from '../../server/store';
@@ -33,12 +33,12 @@ export function useEntry(id: string, state: string): LedgerEntry | undefined {
 /** Turns at launch that still count as the same flight, as a share. */
 const SAME_TURNS = 0.04;
 
-/** Tests of this version that the present prediction can be held against: a flight on other turns, or another motor, is another flight. */
+/** Tests of this version that the present prediction can be held against: a flight on other turns or another motor is another flight, a bench run of another propeller another drive. */
 export function comparableTests(w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>): Workspace['content']['tests'] {
   const turns = w.ledger ? entryOf(w.ledger, 'launchTurns', 'all')?.value : undefined;
   return w.content.tests.filter((t) => {
-    const r = t.body.record.rubber;
-    return t.versionId === w.versionId && (!r || (turns !== undefined && r.motorLength === null && r.pitch === null && Math.abs(r.launchTurns / turns - 1) < SAME_TURNS));
+    const r = t.body.record.rubber, b = t.body.bench;
+    return t.versionId === w.versionId && (!b || isOwnDrive(w.content.document.design, b)) && (!r || (turns !== undefined && r.motorLength === null && r.pitch === null && Math.abs(r.launchTurns / turns - 1) < SAME_TURNS));
   });
 }
 

@@ -4,7 +4,7 @@ import { Button, Checkbox, FileButton, NativeSelect, NumberInput, TextInput } fr
 import { useEffect, useRef, useState, type CSSProperties } from 'react';
 import type { BenchBody, BenchRow, TestBody } from '@skiametra/core/design';
 import { entryOf } from '@skiametra/core/assess';
-import type { BenchResult } from '@skiametra/core/trial';
+import { fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { MAX_BENCH_BYTES, parseBenchCsv, writeBenchCsv } from '@skiametra/formats';
 import { createTestAction } from '../../server/actions';
@@ -90,7 +90,8 @@ function BenchSheet({ test }: { test: BenchTest }) {
   const result = useResult(bench, body.record.temperature);
   const swaps = document.design.swaps ?? [];
   /** New readings and what follows from them, as one undo step. */
-  const take = async (next: BenchBody): Promise<string | null> => {
+  const take = async (asked: BenchBody): Promise<string | null> => {
+    const next = bench.runs.length === 0 || asked.propeller !== bench.propeller || !asked.fitted ? { ...asked, fitted: fittedNow(document.design, asked.propeller) } : asked;
     const r = await askCore<'bench'>({ task: 'bench', document, bench: next, temperature: body.record.temperature });
     return edit({ type: 'set', path: P, value: { ...body, bench: next, measurements: r.measurements } });
   };
@@ -216,7 +217,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const swaps = useWorkspace((w) => w.content.document.design.swaps);
+  const design = useWorkspace((w) => w.content.document.design), swaps = design.swaps;
   const { fit: calibrate, busy, failed, flown } = useCalibrate();
   const f = result.fit, own = result.corrected !== null;
   const index = (swaps ?? []).findIndex((s) => s.id === bench.propeller);
@@ -232,8 +233,9 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
         )}
         {result.corrected && predicted != null && <p style={{ margin: '6px 0' }}>Brought to the site’s air and a half-full pack: <b className="num">{formatQuantity(result.corrected.thrust, 'force', units)}</b>, {formatQuantity(result.corrected.amps, 'current', units)} at {formatQuantity(result.corrected.omega, 'rotation', units)}; predicted {formatQuantity(predicted, 'force', units)}.</p>}
         {own && <div><Button loading={busy} onClick={() => void calibrate()}>Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}</Button><div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>Weighed against what the model believed before.</div></div>}
+        {f && !isOwnDrive(design, bench) && index < 0 && <p style={{ margin: '6px 0' }}>The design flies another propeller or motor since these runs: they stay on record and teach it nothing.</p>}
         {failed && <div role="alert" className="stoptext">{failed}</div>}
-        {!own && result.correction && index >= 0 && <div><p style={{ margin: '6px 0' }}>This is not the propeller the design flies, so it teaches the model nothing; its factors can be kept with it.</p><Button onClick={() => edit({ type: 'set', path: `document.design.swaps.${swaps![index].id}.data.correction`, value: result.correction })}>Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with {swaps![index].label}</Button></div>}
+        {!own && result.correction && index >= 0 && <div><p style={{ margin: '6px 0' }}>This is not the propeller and motor the design flies now, so it teaches the model nothing; its factors can be kept with it.</p><Button onClick={() => edit({ type: 'set', path: `document.design.swaps.${swaps![index].id}.data.correction`, value: result.correction })}>Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with {swaps![index].label}</Button></div>}
       </section>
       {own && <Readings title="Predicted and measured" state="all" ids={['staticThrust', 'staticCurrent', 'staticRpm']} />}
       <section className="block"><h2>Steps</h2>

@@ -135,10 +135,13 @@ function Arrangement() {
   );
 }
 
+/** A fan of a usual size to begin from. */
+export const USUAL_FAN = { diameter: 0.09, hub: 0.4, exitRatio: 0.9, efficiency: 0.65, exitSpeedRatio: 0.45 };
+
 function Fan() {
   const power = useWorkspace((w) => w.content.document.design.power);
   const edit = useWorkspace((w) => w.edit);
-  if (!power.fan) return <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.fan`, value: { diameter: 0.09, hub: 0.4, exitRatio: 0.9, efficiency: 0.65, exitSpeedRatio: 0.45 } })}>A ducted fan instead</Button>;
+  if (!power.fan) return <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.fan`, value: USUAL_FAN })}>A ducted fan instead</Button>;
   return (
     <div style={{ marginTop: 8 }}><h2 className="head">Ducted fan <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => edit({ type: 'set', path: `${P}.fan`, value: undefined })}>Back to the propeller</Button></h2>
       <div className="fields"><DocField label="Diameter" path={`${P}.fan.diameter`} kind="length" /><DocField label="Hub over tip" path={`${P}.fan.hub`} kind="ratio" /><DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} kind="ratio" /><DocField label="Shaft to jet" path={`${P}.fan.efficiency`} kind="percent" /><DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} kind="ratio" /></div></div>

@@ -10,6 +10,7 @@ import { ChartFrame } from '../../parts/ChartFrame';
 import { QuantityField } from '../../parts/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore, matchParts, Stopped, type Progress } from '../../workers/coreClient';
+import { USUAL_FAN } from './DriveInputs';
 import type { Ghost } from './useGhost';
 
 const REASON: Record<OutReason, string> = { diameter: 'propeller too large for the ground', cells: 'too many cells', current: 'over the motor’s current', 'pack current': 'over the pack’s current', fuse: 'over the rule’s current', controller: 'no controller', 'tip speed': 'tips too fast', mass: 'too heavy', 'no level flight': 'no level flight', climb: 'climbs too little', strip: 'strip too short', time: 'flies too short' };
@@ -81,6 +82,7 @@ export function MatchTab({ report, ghost, setGhost }: { report: PowerReport; gho
             : <Button onClick={() => void search()}>Fly all {total.toLocaleString('en')} combinations</Button>}
           {trouble && <p className="stoptext" role="alert">{trouble}</p>}
         </section>
+        <div><Button variant="subtle" size="compact-xs" onClick={() => void compare('fan', design.power.fan ? 'The propeller in place of the fan' : 'A 90 mm ducted fan on this motor', [{ path: 'power.fan', value: design.power.fan ? undefined : USUAL_FAN }])}>{design.power.fan ? 'Set the propeller beside the fan' : 'Set a ducted fan beside it'}</Button></div>
         {found && <Reasons found={found} />}
         <WhyOut parts={parts} task={task} />
       </div>
@@ -144,7 +146,7 @@ function Compared({ columns, setColumns, ghost, setGhost }: { columns: Column[];
       <div className="scrollx"><table className="sheet" aria-label="Combinations side by side"><thead><tr><th /><th className="num">Fitted now</th>{columns.map((c) => <th key={c.id} className="num" style={{ whiteSpace: 'normal', minWidth: 120 }}>{c.name}</th>)}</tr></thead>
         <tbody>
           {COMPARED.map((id) => { const def = quantityDef(id)!, now = ledger && at(ledger.entries, id); return now == null ? null : <tr key={id} style={{ whiteSpace: 'nowrap' }}><td>{def.name}</td><td className="num">{formatQuantity(now, def.kind, units)}</td>{columns.map((c) => { const v = c.trial && at(c.trial.values, id); const gain = v != null && def.better !== 'none' ? (def.better === 'more' ? v - now : now - v) : 0; return <td key={c.id} className="num" style={{ color: gain > 1e-3 * Math.abs(now) ? 'var(--fine)' : gain < -1e-3 * Math.abs(now) ? 'var(--look)' : undefined }}>{v == null ? (c.trial ? '–' : '…') : formatQuantity(v, def.kind, units)}</td>; })}</tr>; })}
-          <tr><td>What is wrong</td><td />{columns.map((c) => <td key={c.id} style={{ whiteSpace: 'normal', fontSize: '0.72rem' }}>{c.trial?.stopped ?? c.trial?.findings.slice(0, 2).join(' ') ?? ''}</td>)}</tr>
+          <tr><td>What is wrong</td><td />{columns.map((c) => <td key={c.id} style={{ whiteSpace: 'normal', fontSize: '0.72rem' }}>{c.trial?.stopped ?? c.trial?.findings.slice(0, 3).join(' ') ?? ''}</td>)}</tr>
           <tr><td /><td />{columns.map((c) => <td key={c.id}><div style={{ display: 'flex', flexWrap: 'wrap', gap: 4, justifyContent: 'end' }}><Button size="compact-xs" onClick={() => { edit({ type: 'apply', changes: c.changes.map((x) => ({ path: `document.design.${x.path}`, value: x.value })) }); setColumns(columns.filter((x) => x.id !== c.id)); }}>Fit</Button><Button size="compact-xs" variant={ghost?.name === c.name ? 'filled' : 'default'} disabled={!c.trial} onClick={() => setGhost(ghost?.name === c.name ? null : { name: c.name, thrust: c.trial!.thrust })}>Ghost</Button><Button size="compact-xs" variant="subtle" aria-label={`Take ${c.name} away`} onClick={() => setColumns(columns.filter((x) => x.id !== c.id))}>✕</Button></div></td>)}</tr>
         </tbody></table></div>
     </section>

@@ -40,6 +40,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
           {r.lines.every((l) => !l.sentence) && <p className="dim">Nothing hangs on one part.</p>}
         </section>}
         {r && r.volts.length > 0 && <section className="block" aria-label="Volts"><h2>Volts: label, full, sagged</h2>{r.volts.map((v) => <div key={v.id} style={{ fontSize: '0.8rem', color: v.ok ? undefined : 'var(--stop)' }}>{v.ok ? '' : '✕ '}{v.sentence}</div>)}</section>}
+        {r && <p className="dim" style={{ fontSize: '0.78rem', margin: 0 }}>Aerials clear of carbon and of the pack, their bare ends at right angles to each other; a compass and its wires a hand away from those that carry the motor’s current. Range-check with the motor running.</p>}
         {report.torque && <section className="block" aria-label="Torque roll"><h2>Torque roll, full throttle at 1.2 times the stall</h2><p style={{ margin: '0 0 4px' }}>{report.torque.words}</p><p className="dim" style={{ margin: '0 0 4px', fontSize: '0.78rem' }}>{report.torque.gyro}</p><p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>{report.torque.slipstream}</p></section>}
       </div>
     </div>
