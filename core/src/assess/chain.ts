@@ -9,7 +9,7 @@ import { thrustMoment } from '../layout';
 import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
-import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, type Drive } from '../power';
+import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, settledWinding, type Drive } from '../power';
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
@@ -60,6 +60,7 @@ function driveValues(prep: Prepared, drive: Drive, v: Values): void {
   v['staticRpm@all'] = still.omega;
   v['staticPower@all'] = still.power;
   v['packVoltage@all'] = still.voltage;
+  v['windingHeat@all'] = settledWinding(drive, still, 0, air.temperature);
   v['tipMach@all'] = (still.omega * drive.curve.size.diameter) / 2 / air.soundSpeed;
   v['usableEnergy@all'] = drive.charge * packVolts(drive, MEAN_SOC);
 }

@@ -1,11 +1,12 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
 import { changesOf, solveBalance } from '../mass';
-import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport, TIP_LIMIT } from '../power';
+import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport, TIP_LIMIT, USUAL_LIMIT } from '../power';
 import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
 import type { Finding, Ledger } from './ledger';
+import { listedRubber, rubberItem } from './powerValues';
 import { entryOf } from './ledger';
 import { plausibilityFindings } from './plausibility';
 
@@ -48,6 +49,8 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
     if (drawn > limit) add('power', 'stop', 'all', `Full throttle draws ${drawn.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`);
     else if (drawn > 0.85 * limit) add('power', 'look', 'all', `Full throttle draws ${drawn.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`);
   }
+  const hot = entryOf(ledger, 'windingHeat', 'all')!.value, most = motor.maxTemperature ?? USUAL_LIMIT;
+  if (hot > most) add('power', 'look', 'all', `Full throttle held on the ground heats the winding to ${hot >= 599 ? 'far over' : `${(hot - 273.15).toFixed(0)} °C, over`} its ${(most - 273.15).toFixed(0)} °C: keep it short, or a smaller propeller.`);
   const ratio = propeller.pitch / propeller.diameter;
   if (!design.power.fan && !propeller.table && !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
   if (entryOf(ledger, 'tipMach', 'all')!.value > TIP_LIMIT) add('power', 'look', 'all', `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`);
@@ -72,9 +75,9 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
     if (m && m.state === l.id && m.value < 2) add('power', m.value < 1.5 ? 'stop' : 'look', l.id, `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; 1.5 is the least, 2 is wanted.`);
   }
   if (rubber) {
-    const item = design.items.find((i) => /rubber/i.test(i.name)), mass = rubberMotor(rubber).mass, listed = item && (item.weighed ?? (item.planned.kind === 'mass' ? item.planned.mass : null));
+    const item = rubberItem(design), mass = rubberMotor(rubber).mass, listed = listedRubber(design);
     const fix = item ? { label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`, changes: [{ path: `items.${item.id}.planned`, value: { kind: 'mass', mass } }, { path: `items.${item.id}.weighed`, value: null }] } : null;
-    if (listed == null) add('power', 'look', 'all', `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`);
+    if (listed === null) add('power', 'look', 'all', `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`);
     else if (Math.abs(listed - mass) > 0.08 * mass) add('power', 'look', 'all', `The mass list says ${(listed * 1000).toFixed(2)} g of rubber; strip, strands and length make ${(mass * 1000).toFixed(2)} g.`, fix);
   }
   const propeller = (design.swaps ?? []).find((s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s));

@@ -36,6 +36,5 @@ export function rubberAdvice(brief: Brief, design: Design, cal: Calibration, loa
   const r = design.power.rubber, loading = design.loadings.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
   const prep = prepare(brief, design, cache), f = factorsOf(cal.mean), state = loadedState(design, loading, 'best', f.massGrowth), table = prep.dragTables.get(loading.id)!;
-  const speed = 12 * prep.pace;
-  return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) => flyRubber(design, prep, f, loading, state.mass, table, { motor, flare, blades: pitch === r.propeller.pitch && flare > 0 === r.flare > 0 ? prep.rubberBlades! : flaringCurves({ ...r.propeller, pitch }, speed, flare) }));
+  return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) => flyRubber(design, prep, f, loading, state.mass, table, { motor, flare, blades: pitch === r.propeller.pitch && flare > 0 === r.flare > 0 ? prep.rubberBlades! : flaringCurves({ ...r.propeller, pitch }, prep.usual, flare) }));
 }

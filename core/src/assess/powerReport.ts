@@ -10,7 +10,7 @@ import { groundGeometry } from '../layout';
 import { loadedState, type MassState } from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
-import { buildDrive, CHEMISTRY, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
+import { buildDrive, CHEMISTRY, controllerItem, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packInUse, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
 import { derivativesOf, solveTrim, linearAero } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
@@ -19,7 +19,7 @@ import { prepare, type Prepared, type StepCache } from './prepare';
 
 export interface SpeedRow { speed: number; full: { thrust: number; current: number; omega: number }; /** each link's share that gets through */ motor: number; propeller: number; overall: number; hold: { current: number; duty: number } | null }
 export interface ThrottleRow { throttle: number; thrust: number; current: number; omega: number; power: number }
-export interface RubberReport { motor: Omit<RubberMotor, 'torqueAt'>; curve: { turns: number; torque: number }[]; rows: RubberRow[]; time: number; peak: number; motorRun: number | null; turnsLeft: number; launchOmega: number; meanOmega: number; touched: number | null; end: string; /** [s]; null without wind or field */ dethermalizer: number | null; /** mass of the list's own rubber item, null when there is none [kg] */ listed: number | null; remarks: string[] }
+export interface RubberReport { motor: Omit<RubberMotor, 'torqueAt'>; curve: { turns: number; torque: number }[]; rows: RubberRow[]; time: number; peak: number; motorRun: number | null; turnsLeft: number; launchOmega: number; meanOmega: number; touched: number | null; end: string; /** [s]; null without wind or field */ dethermalizer: number | null; remarks: string[] }
 export interface HoverReport { point: HoverPoint; rotors: number; weak: WeakRotor | null; lost: WeakRotor | null; transition: Transition | null; changeSpeed: number; sentences: string[]; compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null }
 export interface GlideReport { stall: number; sinkSpeed: number; sink: number; glideSpeed: number; ratio: number; fast: number; /** from 100 m against 0, 3, 6, 9 m/s */ reach: { wind: number; distance: number; speed: number }[]; /** to 100 m and down again; null without motor or climb */ cycle: ClimbGlide | null; /** on a slope of 20 degrees */ slope: SlopeWindow | null; polar: { speed: number; sink: number }[] }
 export interface SwapRow { id: string; kind: string; label: string; mass: number; weighed: boolean; fitted: boolean; cgShift: number; massShift: number; text: string }
@@ -76,7 +76,6 @@ function electricPart(s: Scene): Pick<PowerReport, 'chain' | 'cards' | 'speeds' 
   if (!d) return { chain: null, cards: null, speeds: [], throttles: [], discharge: null, volts: null, idle: null, largestPropeller: null, pitchSpeed: null, stalledBlade: null, from: null };
   const limits = { escCurrent: design.power.esc.maxCurrent, wireArea: design.power.wire?.area ?? null, soundSpeed: air.soundSpeed, air: air.temperature };
   const still = operate(d, 1, 0), need = s.drag(speed), hold = operateForThrust(d, need, speed), full = operate(d, 1, speed);
-  const ground = groundGeometry(design, { x: state.x, z: state.z });
   return {
     chain: { still: driveChain(d, still, 0, limits), flight: driveChain(d, hold, speed, limits), full: driveChain(d, full, speed, limits), speed },
     cards: { still: staticCard(d, state.mass, 0, air.soundSpeed, G0), flight: staticCard(d, state.mass, speed, air.soundSpeed, G0) },
@@ -85,9 +84,15 @@ function electricPart(s: Scene): Pick<PowerReport, 'chain' | 'cards' | 'speeds' 
     discharge: { flight: shortened(simulateDischarge(d, [{ seconds: 7200, speed, thrust: need }], air.temperature, 1, 5)), full: shortened(simulateDischarge(d, [{ seconds: 3600, speed: 0, throttle: 1 }], air.temperature, 1, 2)) },
     volts: { printed: d.pack.nominal, full: d.pack.full, half: packVolts(d, MEAN_SOC), loaded: still.voltage, least: d.pack.least },
     idle: d.curve.from === 'fan' ? null : idleDragArea(d.curve),
-    largestPropeller: ground?.propellerClearance == null ? null : Math.max(0, d.curve.size.diameter + 2 * (ground.propellerClearance - CLEARANCE)),
+    largestPropeller: largestPropeller(s, d),
     pitchSpeed: pitchSpeed(d.curve.size, still.omega), stalledBlade: d.curve.from === 'blade elements' ? d.curve.stalled : null, from: d.curve.from === 'table' ? d.curve.size.table!.name : d.curve.from,
   };
+}
+
+/** Diameter [m] that clears the ground by `CLEARANCE`, standing on the wheels; null where none are given. */
+function largestPropeller(s: Scene, d: Drive): number | null {
+  const clearance = groundGeometry(s.design, { x: s.state.x, z: s.state.z })?.propellerClearance;
+  return clearance == null ? null : Math.max(0.05, d.curve.size.diameter + 2 * (clearance - CLEARANCE));
 }
 
 function speedRow(s: Scene, d: Drive, v: number): SpeedRow {
@@ -130,18 +135,13 @@ function rubberPart(s: Scene): RubberReport {
   const { design, prep } = s, r = design.power.rubber!, table = prep.dragTables.get(s.loading.id)!;
   const flight = flyRubber(design, prep, s.f, s.loading, s.state.mass, table);
   const { torqueAt, ...motor } = rubberMotor(r);
-  const item = design.items.find((i) => /rubber/i.test(i.name));
-  const listed = item ? item.weighed ?? (item.planned.kind === 'mass' ? item.planned.mass : null) : null;
-  const remarks: string[] = [];
-  if (listed === null) remarks.push(`The mass list has no rubber motor: all-up leaves out ${(motor.mass * 1000).toFixed(1)} g. Add an item with “rubber” in its name.`);
-  else if (Math.abs(listed - motor.mass) > 0.05 * motor.mass) remarks.push(`The mass list says ${(listed * 1000).toFixed(2)} g of rubber, strip and length make ${(motor.mass * 1000).toFixed(2)} g.`);
-  remarks.push(`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`);
+  const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
   if (r.wound > 0.95) remarks.push('Over 95 % of the breaking turns: one in several motors breaks there; wear glasses, and keep it inside a tube.');
   if (!r.lubricated) remarks.push('Dry rubber takes about three quarters of the turns and cuts itself: lubricate it.');
   return {
     motor, curve: Array.from({ length: 41 }, (_, i) => { const turns = (motor.breakTurns * i) / 40; return { turns, torque: torqueAt(turns) }; }),
     rows: thinned(flight), time: flight.time, peak: flight.peak, motorRun: flight.motorRun, turnsLeft: flight.turnsLeft, launchOmega: flight.launchOmega, meanOmega: flight.meanOmega, touched: flight.touched, end: flight.end,
-    dethermalizer: r.field !== null ? dethermalizerTime(r.field, s.brief.site.wind, 0.7 * flight.peak) : null, listed, remarks,
+    dethermalizer: r.field !== null ? dethermalizerTime(r.field, s.brief.site.wind, 0.7 * flight.peak) : null, remarks,
   };
 }
 
@@ -156,8 +156,6 @@ function hoverPart(s: Scene, lift: Drive): HoverReport {
   const idleRotors = design.dragItems.filter((d) => /rotor/i.test(d.name)).reduce((a, d) => a + d.dragArea, 0);
   const change = own ? transition(lift, own, { mass: state.mass, gravity: G0, stall: s.stall, margin: CHANGE, drag: (v, l) => s.drag(v, l), rotorDragArea: 1.5 * idleRotors }) : null;
   const sentences: string[] = [];
-  if (point.thrustToWeight < 1.5) sentences.push(`Lift thrust is ${point.thrustToWeight.toFixed(2)} times the weight: 1.5 is the least to steer with, 2 and more is wanted.`);
-  else if (point.thrustToWeight < 2) sentences.push(`Lift thrust is ${point.thrustToWeight.toFixed(2)} times the weight: it hovers and steers, with little for gusts. 2 is wanted.`);
   if (weak) sentences.push(weak.margin < 1 ? `With one lift motor at 70 % it no longer holds itself level: ${weak.margin.toFixed(2)} of the weight.` : `With the worst lift motor at 70 % it still holds ${weak.margin.toFixed(2)} times its weight, level.`);
   if (lost && lost.margin < 1) sentences.push('A lift motor that stops altogether is not survived in hover: land under the wing, or add rotors.');
   if (change) sentences.push(change.status === 'done' ? `From hover to ${change.speed.toFixed(1)} m/s, ${CHANGE} times the stall speed, in ${change.time.toFixed(0)} s and ${change.distance.toFixed(0)} m for ${(change.energy / 3600).toFixed(1)} Wh. Change over only above ${(CHANGE * s.stall).toFixed(1)} m/s.` : `The cruise motor does not reach ${(CHANGE * s.stall).toFixed(1)} m/s, ${CHANGE} times the stall speed: it must not change over.`);
@@ -234,7 +232,7 @@ function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
   return {
     density: prep.air.density, emptyMass: Math.min(...masses), discArea: lift ? discArea(lift) : null,
     still: drive && still ? { thrust: still.value, thrustSigma: still.sigma, current: value('staticCurrent')!.value, currentSigma: value('staticCurrent')!.sigma, omega: value('staticRpm')!.value } : null,
-    pitch: design.power.propeller.pitch, packCurrent: packOf(design.power.battery).maxCurrent, packEnergy: value('usableEnergy')?.value ?? 0,
+    pitch: design.power.propeller.pitch, packCurrent: packInUse(design.power).maxCurrent, packEnergy: value('usableEnergy')?.value ?? 0,
     cruisePower: drive ? operateForThrust(drive, s.drag(s.speed), s.speed).power : null, hoverPower: lift ? hoverPoint(lift, s.state.mass, G0, 'duty', 0).electric : null,
   };
 }
@@ -251,18 +249,16 @@ function swapRows(s: Scene): SwapRow[] {
 /** What a match of parts is asked in this state: the airframe without its drive, and the brief's limits. */
 function matchTask(s: Scene, d: Drive): MatchTask {
   const { design, brief, prep, state, f, ledger } = s, air: Air = prep.air, table = prep.dragTables.get(s.loading.id)!;
-  const out = new Set([itemOfKind(design, 'motor'), itemOfKind(design, 'propeller')].map((i) => i?.id));
-  const driveMass = state.points.filter((p) => { const i = design.items.find((x) => x.id === p.id); return i && (out.has(i.id) || i.group === 'battery' || (i.group === 'propulsion' && /controller|esc\b/i.test(i.name) && !/lift/i.test(i.name))); }).reduce((a, p) => a + p.mass, 0);
+  const out = new Set([itemOfKind(design, 'motor'), itemOfKind(design, 'propeller'), controllerItem(design)].map((i) => i?.id));
+  const driveMass = state.points.filter((p) => { const i = design.items.find((x) => x.id === p.id); return i && (out.has(i.id) || i.group === 'battery'); }).reduce((a, p) => a + p.mass, 0);
   const v = Math.max(s.speed, 1.1 * s.stall), L = state.mass * G0, parts = dragAt(table, v, L, air.density, f), q = 0.5 * air.density * v * v;
   const limit = (id: string) => brief.requirements.find((r) => r.quantity === id && r.op !== 'atLeast' && !r.wish)?.max ?? null;
-  const ground = groundGeometry(design, { x: state.x, z: state.z });
-  const most = ground?.propellerClearance == null ? null : Math.max(0.05, d.curve.size.diameter + 2 * (ground.propellerClearance - CLEARANCE));
   return {
     airframeMass: state.mass - driveMass, area: prep.wing.area, clMax: entryOf(ledger, 'clMax', s.loading.id)!.value, dragArea: (parts.parasite + parts.profile) / q, induced: (parts.induced * q) / L ** 2,
     density: air.density, soundSpeed: air.soundSpeed, gravity: G0, avionics: design.power.avionicsCurrent, reserve: design.flight.reserve,
     factors: { thrust: f.thrust, electricalLoss: f.electricalLoss, capacity: f.capacity, torque: f.torque },
     strip: brief.site.stripLength, wind: brief.site.wind, friction: brief.site.rollingFriction, groundCl: design.flight.groundCl, liftOffFactor: design.flight.liftOffFactor,
     throttle: design.flight.lapThrottle, speed: Math.round(1.5 * s.stall),
-    limits: { diameter: most, current: limit('staticCurrent'), mass: limit('mass'), climb: 2, time: brief.course.window, margin: 0.15 },
+    limits: { diameter: largestPropeller(s, d), current: limit('staticCurrent'), mass: limit('mass'), climb: 2, time: brief.course.window, margin: 0.15 },
   };
 }

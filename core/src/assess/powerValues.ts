@@ -28,9 +28,21 @@ export function rubberDesignValues(design: Design, v: Record<string, number>): v
   v['launchTorque@all'] = m.launchTorque;
 }
 
+/** The line of the mass list that is the rubber motor. */
+export function rubberItem(design: Pick<Design, 'items'>): Design['items'][number] | undefined {
+  return design.items.find((i) => /rubber/i.test(i.name));
+}
+
+/** What the mass list says of it [kg]; null when it has none. */
+export function listedRubber(design: Pick<Design, 'items'>): number | null {
+  const item = rubberItem(design);
+  return item?.weighed ?? (item?.planned.kind === 'mass' ? item.planned.mass : null);
+}
+
 /** Whether the rubber is in the aircraft in this state. */
 export function hasRubber(design: Design, loading: Loading): boolean {
-  return !design.items.some((i) => /rubber/i.test(i.name) && loading.absent?.includes(i.id));
+  const item = rubberItem(design);
+  return !item || !loading.absent?.includes(item.id);
 }
 
 /** The flight with and without the roof, flown once for the factors that bear on it. */

@@ -43,6 +43,7 @@ export interface Prepared {
   /** of the lift rotors */ lifter: PropellerCurve | null;
   /** of the rubber motor's propeller */ rubberBlades: FlaringCurves | null;
   /** flights on rubber of this assessment, by state and factors */ rubberFlights: Map<string, { flight: RubberFlight; free: RubberFlight }>;
+  /** a usual speed, at a lift coefficient of 0.6 in the heaviest state [m/s] */ usual: number;
   /** speeds of this aircraft over those of a usual one: below 1 for indoor models */ pace: number;
 }
 
@@ -122,7 +123,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const { lift, rubber } = design.power;
   const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
   const rubberBlades = rubber ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () => flaringCurves(rubber.propeller, usual, rubber.flare)) : null;
-  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, rubberFlights: new Map(), pace };
+  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, rubberFlights: new Map(), usual, pace };
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */

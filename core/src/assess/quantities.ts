@@ -47,6 +47,7 @@ const ROWS: Row[] = [
   ['staticPower', 'Static pack power', 'power', 'all', 'power', 'volts under load · {staticCurrent}', MOTOR],
   ['packVoltage', 'Pack under static load', 'voltage', 'all', 'power', 'open circuit − {staticCurrent} · resistance', MOTOR, 'more'],
   ['usableEnergy', 'Usable energy', 'energy', 'all', 'power', 'capacity · usable share · mean volts', 'Open-circuit volts at half charge', 'more'],
+  ['windingHeat', 'Winding, full throttle held', 'temperature', 'all', 'power', 'air + iron and copper loss over the cooling, standing still at {staticCurrent}', 'Two heat masses, conductances by the motor’s weight; common practice, no source', 'less'],
   ['tipMach', 'Propeller tip Mach, static', 'ratio', 'all', 'power', 'π · n · D / a at {staticRpm}', 'Definition', 'less'],
   ['rubberMass', 'Rubber motor', 'mass', 'all', 'power', 'density · strands · width · thickness · length; it is part of the flying mass', RUBBER],
   ['breakTurns', 'Turns at breaking', 'count', 'all', 'power', '8.7 · length / √section, or as found by breaking one', RUBBER],

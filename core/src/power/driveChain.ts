@@ -4,7 +4,7 @@ import { motorLoss, operate, packVolts, streamSpeed, type Drive, type OperatingP
 import { COPPER, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent } from './motor';
 import { pitchSpeed } from './propeller';
 
-export interface Margin { what: 'current' | 'volts' | 'temperature' | 'tip Mach' | 'throttle'; value: number; limit: number; /** value over limit, 1 is at it */ used: number }
+export interface Margin { what: 'current' | 'volts' | 'temperature' | 'tip Mach'; value: number; limit: number; /** value over limit, 1 is at it */ used: number }
 export interface Link { id: 'pack' | 'wire' | 'esc' | 'motor' | 'gear' | 'propeller'; name: string; powerIn: number; powerOut: number; loss: number; efficiency: number; margins: Margin[] }
 export interface DriveChain { point: OperatingPoint; links: Link[]; weakest: { link: Link; margin: Margin; sentence: string } | null; /** seconds at this point before the winding is too hot; null when never */ hotAfter: number | null }
 
@@ -15,6 +15,17 @@ export interface ChainLimits { escCurrent: number; wireArea: number | null; soun
 
 const amps = (value: number, limit: number): Margin => ({ what: 'current', value, limit, used: value / limit });
 
+/** Hotter than this nothing is said: the varnish is gone [K]. */
+const RUNAWAY = 600;
+
+/** Temperature the winding settles at when a point is held [K]; copper resists more when hot, a few rounds settle it. */
+export function settledWinding(d: Drive, o: OperatingPoint, speed: number, air: number): number {
+  const thermal = thermalOf(d.motor), at = { temperature: air, speed: streamSpeed(d, o.thrust, speed) };
+  let heat = settledHeat(thermal, motorLoss(d, o), at);
+  for (let i = 0; i < 12; i++) heat = settledHeat(thermal, motorLoss(d, o, d.motorResistance * (1 + COPPER * (Math.min(heat.winding, RUNAWAY) - 298.15))), at);
+  return Math.min(heat.winding, RUNAWAY);
+}
+
 /** @param speed airspeed the point is flown at [m/s] */
 export function driveChain(d: Drive, o: OperatingPoint, speed: number, limits: ChainLimits, soc = 0.5): DriveChain {
   const N = d.count, Im = o.motorCurrent, cable = o.duty * Im;
@@ -24,12 +35,7 @@ export function driveChain(d: Drive, o: OperatingPoint, speed: number, limits: C
   const toMotors = o.power - d.avionics * o.voltage;
   const shaft = N * (o.torque * o.omega), motorOut = shaft / d.gearEfficiency;
   const motorIn = motorOut + N * (copperLoss.copper + copperLoss.iron);
-  const flow = streamSpeed(d, o.thrust, speed);
-  const thermal = thermalOf(d.motor);
-  let heat = settledHeat(thermal, copperLoss, { temperature: limits.air, speed: flow });
-  // copper resists more when hot: a few rounds settle it, a runaway is held at 600 K
-  for (let i = 0; i < 12; i++) heat = settledHeat(thermal, motorLoss(d, o, d.motorResistance * (1 + COPPER * (Math.min(heat.winding, 600) - 298.15))), { temperature: limits.air, speed: flow });
-  const hot = Math.min(heat.winding, 600), limit = d.motor.maxTemperature ?? USUAL_LIMIT;
+  const hot = settledWinding(d, o, speed, limits.air), limit = d.motor.maxTemperature ?? USUAL_LIMIT;
   const tip = Math.hypot((o.omega * d.curve.size.diameter) / 2, speed) / limits.soundSpeed;
   const useful = Math.max(0, o.thrust * speed);
   const link = (id: Link['id'], name: string, powerIn: number, powerOut: number, margins: Margin[]): Link => ({ id, name, powerIn, powerOut, loss: powerIn - powerOut, efficiency: powerIn > 0 ? powerOut / powerIn : 0, margins });

@@ -54,13 +54,13 @@ export function solarPower(s: SolarData, light: number, air: number): number {
   return s.series * s.strings * s.cell.area * s.cell.efficiency * light * factor * s.controller.efficiency;
 }
 
-export interface SolarRow { /** hours of local solar time */ hour: number; height: number; light: number; power: number; charge: number }
+export interface SolarRow { /** local solar time since midnight [s] */ time: number; height: number; light: number; power: number; charge: number }
 export interface SolarDay {
   rows: SolarRow[];
   /** [J] */ harvest: number; used: number; surplus: number;
   /** most power of the day [W] and the light that carries the load [W/m2], null when the array never can */ best: number; leastLight: number | null; leastHeight: number | null;
-  /** longest time aloft from one launch with a full pack [s], and the hour of that launch */ aloft: number; launchHour: number; allDay: boolean;
-  /** hours for the cells to give back a full pack with nothing drawn, null when they cannot in a day */ refill: number | null;
+  /** longest time aloft from one launch with a full pack [s], and when that launch is [s] */ aloft: number; launchTime: number; allDay: boolean;
+  /** seconds for the cells to give back a full pack with nothing drawn, null when they cannot in a day */ refill: number | null;
 }
 
 const STEP = 300;
@@ -74,7 +74,7 @@ export function solarDay(s: SolarData, load: number, pack: number, air: number):
   const N = 86_400 / STEP;
   const light = Array.from({ length: N }, (_, i) => s.clarity * clearSky(sunHeight(midnight + (i + 0.5) * STEP * 1000, s.latitude, s.longitude)));
   const power = light.map((g) => solarPower(s, g, air));
-  const rows: SolarRow[] = light.map((g, i) => ({ hour: ((i + 0.5) * STEP) / 3600, height: sunHeight(midnight + (i + 0.5) * STEP * 1000, s.latitude, s.longitude), light: g, power: power[i], charge: 0 }));
+  const rows: SolarRow[] = light.map((g, i) => ({ time: (i + 0.5) * STEP, height: sunHeight(midnight + (i + 0.5) * STEP * 1000, s.latitude, s.longitude), light: g, power: power[i], charge: 0 }));
   const fly = (from: number): { time: number; charge: number[] } => {
     let e = pack, k = 0;
     const charge: number[] = [];
@@ -88,8 +88,8 @@ export function solarDay(s: SolarData, load: number, pack: number, air: number):
   let leastLight: number | null = null;
   for (let g = 20; g <= 1200; g += 5) if (solarPower(s, g, air) >= load) { leastLight = g; break; }
   const carried = leastLight === null ? null : rows.filter((r) => r.light >= leastLight);
-  let filled = 0, hours: number | null = null;
+  let filled = 0, seconds: number | null = null;
   const noonFirst = [...power].sort((a, b) => b - a);
-  for (const [k, p] of noonFirst.entries()) { filled += p * STEP; if (filled >= pack) { hours = ((k + 1) * STEP) / 3600; break; } }
-  return { rows, harvest, used, surplus: harvest - used, best: Math.max(...power), leastLight, leastHeight: carried?.length ? Math.min(...carried.map((r) => r.height)) : null, aloft: Math.min(aloft, 2 * 86_400), launchHour: (launch * STEP) / 3600, allDay: aloft >= 2 * N * STEP, refill: hours };
+  for (const [k, p] of noonFirst.entries()) { filled += p * STEP; if (filled >= pack) { seconds = (k + 1) * STEP; break; } }
+  return { rows, harvest, used, surplus: harvest - used, best: Math.max(...power), leastLight, leastHeight: carried?.length ? Math.min(...carried.map((r) => r.height)) : null, aloft: Math.min(aloft, 2 * 86_400), launchTime: launch * STEP, allDay: aloft >= 2 * N * STEP, refill: seconds };
 }

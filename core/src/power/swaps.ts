@@ -11,6 +11,11 @@ export function itemOfKind(design: Pick<Design, 'items'>, kind: Swap['kind']): D
   return (kind === 'propeller' ? named(/propeller/i) : kind === 'motor' ? named(/motor/i) : design.items.find((i) => i.group === 'battery')) ?? null;
 }
 
+/** The line of the mass list that is the controller of the drive, not of lift motors; null when the list has none. */
+export function controllerItem(design: Pick<Design, 'items'>): Design['items'][number] | null {
+  return design.items.find((i) => i.group === 'propulsion' && /controller|esc\b/i.test(i.name) && !/lift/i.test(i.name)) ?? null;
+}
+
 /** Changes of a design (paths under `design`) that fit a part: its data, and its mass and place in the list. */
 export function fitChanges(design: Design, swap: Swap): { path: string; value: unknown }[] {
   const item = itemOfKind(design, swap.kind), p = design.power;
@@ -68,7 +73,7 @@ export function partsFor(design: Design): PartsList {
 /** Changes of a design that fit a whole combination of a parts list; ids that are not in it change nothing. */
 export function combinationChanges(design: Design, parts: PartsList, ids: { motor: string; propeller: string; pack: string; esc: string }): { path: string; value: unknown }[] {
   const base = { weighed: false, x: null, note: '' }, motor = parts.motors.find((m) => m.id === ids.motor), propeller = parts.propellers.find((m) => m.id === ids.propeller), pack = parts.packs.find((m) => m.id === ids.pack), esc = parts.escs.find((e) => e.id === ids.esc);
-  const item = design.items.find((i) => i.group === 'propulsion' && /controller|esc\b/i.test(i.name) && !/lift/i.test(i.name));
+  const item = controllerItem(design);
   return [
     ...(motor ? fitChanges(design, { ...base, kind: 'motor', id: 'm', label: motor.name, mass: motor.mass, data: motor.data }) : []),
     ...(propeller ? fitChanges(design, { ...base, kind: 'propeller', id: 'p', label: propeller.name, mass: propeller.mass, data: propeller.data }) : []),

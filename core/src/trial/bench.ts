@@ -66,10 +66,14 @@ export function fittedNow(design: Design, propeller: string | null): NonNullable
 
 type Bolted = Pick<BenchBody, 'propeller' | 'pack' | 'fitted'>;
 
-/** The design's drive with what was bolted to the stand. */
-export function benchDrive(design: Design, bench: Bolted, density: number): Drive {
+/** The power part of a design with what is bolted to the stand: parts as they come, without corrections of earlier runs. */
+export function benchPower(design: Design, bench: Bolted): Design['power'] {
   const fitted = bench.fitted ?? fittedNow(design, bench.propeller), pack = design.swaps?.find((s) => s.id === bench.pack), { x, z } = design.power.propeller;
-  const power = { ...design.power, motor: fitted.motor, propeller: { ...fitted.propeller, correction: undefined, x, z }, ...(pack?.kind === 'pack' ? { battery: pack.data, second: undefined } : {}) };
+  return { ...design.power, motor: fitted.motor, propeller: { ...fitted.propeller, x, z }, ...(pack?.kind === 'pack' ? { battery: pack.data, second: undefined } : {}) };
+}
+
+export function benchDrive(design: Design, bench: Bolted, density: number): Drive {
+  const power = benchPower(design, bench);
   return buildDrive(power, density, { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 }, thrusterOf(power));
 }
 

@@ -3,7 +3,7 @@ export type { CleanLog, Reduced } from './reduceLog';
 export { combine, measurementsOf, reduceRecord } from './reduceRecord';
 export { stopLine } from './stopLine';
 export { PREFLIGHT } from './preflight';
-export { benchDrive, fittedNow, isOwnDrive, reduceBench, steadyPoints, tareOf } from './bench';
+export { benchDrive, benchPower, fittedNow, isOwnDrive, reduceBench, steadyPoints, tareOf } from './bench';
 export type { BenchFit, BenchPoint, BenchResult, BenchStep } from './bench';
 export { designOfTheDay, reduceRubber, rubberSeason } from './rubberLog';
 export type { RubberFlightLine } from './rubberLog';

@@ -4,7 +4,7 @@ import { Button, Checkbox, FileButton, NativeSelect, NumberInput, TextInput } fr
 import { useEffect, useRef, useState, type CSSProperties } from 'react';
 import type { BenchBody, BenchRow, TestBody } from '@skiametra/core/design';
 import { entryOf } from '@skiametra/core/assess';
-import { fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
+import { benchPower, fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { MAX_BENCH_BYTES, parseBenchCsv, writeBenchCsv } from '@skiametra/formats';
 import { createTestAction } from '../../server/actions';
@@ -137,8 +137,7 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
     stop.current = end;
     setTrouble(null);
     setAt({ run: 0, step: 0, steps: 8, throttle: 0, thrust: 0 });
-    const fitted = (id: string | null) => (design.swaps ?? []).find((s) => s.id === id), prop = fitted(bench.propeller), pack = fitted(bench.pack), { x, z } = design.power.propeller;
-    const power = { ...design.power, ...(prop?.kind === 'propeller' ? { propeller: { ...prop.data, x, z } } : {}), ...(pack?.kind === 'pack' ? { battery: pack.data } : {}) };
+    const power = benchPower(design, bench.runs.length === 0 ? { ...bench, fitted: undefined } : bench);
     try {
       const response = await fetch('/api/bench', { method: 'POST', headers: { 'content-type': 'application/json' }, signal: end.signal, body: JSON.stringify({ power, throttles: [0.3, 0.45, 0.6, 0.75, 0.9, 1], hold: Number(hold) || 6, repeats: Number(repeats) || 1, tare, seed: 11 + bench.runs.length }) });
       if (!response.ok || !response.body) throw new Error(((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? 'The server does not answer.');

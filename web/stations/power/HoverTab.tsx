@@ -5,6 +5,7 @@ import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
+import { StationFindings } from '../../parts/Findings';
 import { LoadingPicker } from '../../parts/LoadingPicker';
 import { DocField } from '../../parts/QuantityField';
 import { Readings } from '../../parts/Reading';
@@ -35,6 +36,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <section className="block" aria-label="Hover in words"><h2>Hover in {state?.name ?? loading}</h2>
+          <StationFindings of={['power']} />
           {h.sentences.map((s) => <p key={s} style={{ margin: '0 0 4px' }}>{s}</p>)}
           <table className="sheet" aria-label="Hover"><tbody>
             <tr><td>Power by momentum alone</td><td className="num">{formatQuantity(p.ideal, 'power', units)}</td><td className="dim">{formatNumber(p.discLoading, 3)} N/m² on the discs</td></tr>

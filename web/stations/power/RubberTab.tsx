@@ -7,6 +7,7 @@ import type { RubberTrial } from '@skiametra/core/power';
 import { rubberSeason } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
+import { StationFindings } from '../../parts/Findings';
 import { LoadingPicker } from '../../parts/LoadingPicker';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { Readings } from '../../parts/Reading';
@@ -41,6 +42,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
         <div><Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: R, value: undefined })}>Take the rubber motor out</Button></div>
       </div>
       <div className="stack">
+        <StationFindings of={['power']} />
         <Flight report={report} />
         <Season />
       </div>

@@ -12,21 +12,21 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 const S = 'document.design.power.solar';
 const USUAL = { series: 20, strings: 1, cell: { area: 0.0153, mass: 0.0075, efficiency: 0.22, openVolts: 0.68, workVolts: 0.58, temperatureCoefficient: -0.0031 }, controller: { minVolts: 5, maxVolts: 20, efficiency: 0.95, kind: 'boost' }, latitude: 0.918, longitude: 0, date: '2026-06-21', clarity: 0.85, warming: 18 };
 
-const clock = (hour: number) => `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60) % 60).padStart(2, '0')}`;
+const clock = (seconds: number) => new Date(seconds * 1000).toISOString().slice(11, 16);
 
 export function SunTab({ report }: { report: PowerReport }) {
   const solar = useWorkspace((w) => w.content.document.design.power.solar);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   if (!solar || !report.solar) return <div className="stack"><p style={{ maxWidth: 560 }}>No cells on the wing. A cell of 5 W is about 155 mm square; forty of them make 200 W at noon and need about a square metre.</p><div><Button variant="light" onClick={() => edit({ type: 'set', path: S, value: USUAL })}>Lay solar cells on the wing</Button></div></div>;
-  const { array, day, load } = report.solar, x = day.rows.map((r) => r.hour * 3600);
+  const { array, day, load } = report.solar, x = day.rows.map((r) => r.time);
   const wingArea = array.area;
   const words = [
     array.sentence,
     day.leastLight === null ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.` : day.leastHeight === null ? `${formatQuantity(day.leastLight, 'light', units)} of light would carry level flight (${formatQuantity(load, 'power', units)}); this day never has so much.` : `The sun alone carries level flight (${formatQuantity(load, 'power', units)}) from ${formatQuantity(day.leastLight, 'light', units)} on the wing: when it stands over ${formatQuantity(day.leastHeight, 'angle', units)}.`,
-    day.allDay ? 'The pack lasts the night: it stays up.' : `Launched at ${clock(day.launchHour)} with a full pack it stays up for ${(day.aloft / 3600).toFixed(1)} h.`,
+    day.allDay ? 'The pack lasts the night: it stays up.' : `Launched at ${clock(day.launchTime)} with a full pack it stays up for ${formatQuantity(day.aloft, 'clock', units)}.`,
     day.surplus >= 0 ? `Over the day ${formatQuantity(day.surplus, 'energy', units)} are left over.` : `Over a whole day and night ${formatQuantity(-day.surplus, 'energy', units)} are missing.`,
-    day.refill !== null ? `With nothing drawn the cells refill the pack in ${day.refill.toFixed(1)} h.` : 'In one day the cells do not refill the pack.',
+    day.refill !== null ? `With nothing drawn the cells refill the pack in ${formatQuantity(day.refill, 'clock', units)}.` : 'In one day the cells do not refill the pack.',
   ];
   return (
     <div className="station" style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}>
@@ -43,7 +43,7 @@ export function SunTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <ChartFrame title="Power of the cells and of level flight through the day" height={235} xName="Local solar time" xKind="clock" yName="Power" yKind="power" yFromZero series={[{ name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' }, { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' }]} />
-        <ChartFrame title={`Charge in the pack, launched at ${clock(day.launchHour)}`} height={170} xName="Local solar time" xKind="clock" yName="Pack" yKind="energy" yFromZero series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]} />
+        <ChartFrame title={`Charge in the pack, launched at ${clock(day.launchTime)}`} height={170} xName="Local solar time" xKind="clock" yName="Pack" yKind="energy" yFromZero series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]} />
       </div>
       <div className="stack">
         <div><LoadingPicker /></div>
