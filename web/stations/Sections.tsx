@@ -40,7 +40,9 @@ export function Sections() {
   const choice = useMemo<SectionChoice>(() => kept ?? { ...CHOICE, lift: work.lift }, [kept, work.lift]);
   const candidates = useMemo(() => candidatesOf(sections), [sections]);
   // the shelf waits for the ledger: before it, nobody knows the Reynolds numbers of this design
-  const shelf = useShelf(useMemo(() => (ledger ? candidates : []), [ledger !== null, candidates]), work, choice, sparAt); // eslint-disable-line react-hooks/exhaustive-deps
+  const known = ledger !== null;
+  const waiting = useMemo(() => (known ? candidates : []), [known, candidates]);
+  const shelf = useShelf(waiting, work, choice, sparAt);
   const ownId = `own:${section.id}`;
   const picked = new Set([ownId, ...extra]);
   const compared = [...shelf.rows.filter((r) => r.candidate.id === ownId), ...shelf.rows.filter((r) => extra.has(r.candidate.id) && r.candidate.id !== ownId)];
