@@ -2,14 +2,30 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
+const forbid = (...patterns) => [
+  'error',
+  { patterns: patterns.map(([group, message]) => ({ group, message })) },
+];
 
 export default tseslint.config(
-  { ignores: ['**/node_modules/**', '**/.next/**', '**/next-env.d.ts', '.data/**', 'docs/**', '**/test-results/**', '**/playwright-report/**'] },
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/.next/**',
+      '**/next-env.d.ts',
+      '.data/**',
+      'docs/**',
+      '**/test-results/**',
+      '**/playwright-report/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', caughtErrors: 'none' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', caughtErrors: 'none' },
+      ],
       eqeqeq: ['error', 'smart'],
       'no-var': 'error',
       'prefer-const': 'error',
@@ -19,12 +35,48 @@ export default tseslint.config(
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-imports': forbid([['react', 'react-*', 'next', 'next/*', '@mantine/*', 'drizzle-orm*', 'pg', 'node:*', '@skiametra/*'], 'core depends on nothing but small numeric and schema libraries']),
+      'no-restricted-imports': forbid([
+        ['react', 'react-*', 'next', 'next/*', '@mantine/*', 'drizzle-orm*', 'pg', 'node:*', '@skiametra/*'],
+        'core depends on nothing but small numeric and schema libraries',
+      ]),
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process'],
     },
   },
-  { files: ['core/src/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-syntax': ['error', { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'randomness is an argument' }, { selector: "CallExpression[callee.object.name='Date']", message: 'the clock is an argument' }] } },
-  { files: ['formats/**/*.ts', 'devices/**/*.ts'], rules: { 'no-restricted-imports': forbid([['react', 'next', 'next/*', '@mantine/*', 'drizzle-orm*', 'pg', '@skiametra/web*'], 'formats and devices know only the core']) } },
-  { files: ['cli/**/*.ts'], rules: { 'no-restricted-imports': forbid([['react', 'next', '@mantine/*', 'drizzle-orm*', 'pg', '@skiametra/web*'], 'the command line does not need the web']) } },
-  { files: ['web/**/*.tsx', 'web/**/*.ts'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'randomness is an argument',
+        },
+        { selector: "CallExpression[callee.object.name='Date']", message: 'the clock is an argument' },
+      ],
+    },
+  },
+  {
+    files: ['formats/**/*.ts', 'devices/**/*.ts'],
+    rules: {
+      'no-restricted-imports': forbid([
+        ['react', 'next', 'next/*', '@mantine/*', 'drizzle-orm*', 'pg', '@skiametra/web*'],
+        'formats and devices know only the core',
+      ]),
+    },
+  },
+  {
+    files: ['cli/**/*.ts'],
+    rules: {
+      'no-restricted-imports': forbid([
+        ['react', 'next', '@mantine/*', 'drizzle-orm*', 'pg', '@skiametra/web*'],
+        'the command line does not need the web',
+      ]),
+    },
+  },
+  {
+    files: ['web/**/*.tsx', 'web/**/*.ts'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
 );

@@ -23,13 +23,18 @@ export function run(command, args, { env = {}, cwd = ROOT, what } = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { cwd, stdio: 'inherit', env: { ...process.env, ...env } });
     child.on('error', (e) => reject(new Plain(`${what ?? command} could not be started: ${e.message}.`)));
-    child.on('exit', (code, signal) => (code === 0 ? resolve() : reject(new Plain(`${what ?? command} failed (${signal ?? `status ${code}`}).`))));
+    child.on('exit', (code, signal) =>
+      code === 0
+        ? resolve()
+        : reject(new Plain(`${what ?? command} failed (${signal ?? `status ${code}`}).`)),
+    );
   });
 }
 
 export function requireNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 9)) throw new Plain(`Node ${process.versions.node} is too old; version 20.9 or newer is needed.`);
+  if (major < 20 || (major === 20 && minor < 9))
+    throw new Plain(`Node ${process.versions.node} is too old; version 20.9 or newer is needed.`);
 }
 
 /** npm install when the lock file is newer than what is installed. */
@@ -47,13 +52,22 @@ export async function installPackages() {
 /** Installs Debian packages; says what to do where that is not possible. */
 export async function aptInstall(packages, why) {
   const sudo = isRoot() ? [] : have('sudo') ? ['sudo'] : null;
-  if (!have('apt-get')) throw new Plain(`${why} This machine has no apt-get: install ${packages.join(' and ')} by hand and start again.`);
-  if (sudo === null) throw new Plain(`${why} Run this as root or with sudo, or install ${packages.join(' and ')} by hand and start again.`);
+  if (!have('apt-get'))
+    throw new Plain(
+      `${why} This machine has no apt-get: install ${packages.join(' and ')} by hand and start again.`,
+    );
+  if (sudo === null)
+    throw new Plain(
+      `${why} Run this as root or with sudo, or install ${packages.join(' and ')} by hand and start again.`,
+    );
   console.log(`${why} Installing ${packages.join(', ')} …`);
   const [cmd, ...pre] = [...sudo, 'apt-get'];
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   await run(cmd, [...pre, 'update', '-qq'], { env, what: 'apt-get update' });
-  await run(cmd, [...pre, 'install', '-y', '-qq', '--no-install-recommends', ...packages], { env, what: `Installing ${packages.join(', ')}` });
+  await run(cmd, [...pre, 'install', '-y', '-qq', '--no-install-recommends', ...packages], {
+    env,
+    what: `Installing ${packages.join(', ')}`,
+  });
 }
 
 export function portFree(port) {
@@ -68,7 +82,10 @@ export function freePort() {
   return new Promise((resolve, reject) => {
     const server = net.createServer();
     server.once('error', reject);
-    server.listen(0, '127.0.0.1', () => { const { port } = server.address(); server.close(() => resolve(port)); });
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => resolve(port));
+    });
   });
 }
 
@@ -97,9 +114,18 @@ export function sourceStamp() {
 export async function build() {
   const stamp = join(ROOT, 'web/.next/skiametra-stamp');
   const now = sourceStamp();
-  if (existsSync(stamp) && existsSync(join(ROOT, 'web/.next/BUILD_ID')) && readFileSync(stamp, 'utf8') === now) return;
+  if (
+    existsSync(stamp) &&
+    existsSync(join(ROOT, 'web/.next/BUILD_ID')) &&
+    readFileSync(stamp, 'utf8') === now
+  )
+    return;
   console.log('Building …');
-  await run(process.execPath, [join(ROOT, 'node_modules/next/dist/bin/next'), 'build'], { cwd: join(ROOT, 'web'), env: { NEXT_TELEMETRY_DISABLED: '1' }, what: 'The build' });
+  await run(process.execPath, [join(ROOT, 'node_modules/next/dist/bin/next'), 'build'], {
+    cwd: join(ROOT, 'web'),
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    what: 'The build',
+  });
   writeFileSync(stamp, now);
 }
 

@@ -8,8 +8,20 @@ import { describe, expect, it } from 'vitest';
 import { clusterHome } from './database.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
-const node = (code: string, env: Record<string, string> = {}) => spawnSync(process.execPath, ['--input-type=module', '-e', code], { cwd: root, encoding: 'utf8', env: { ...process.env, ...env }, timeout: 60_000 });
-const start = (env: Record<string, string>) => spawnSync(process.execPath, ['scripts/start.mjs'], { cwd: root, encoding: 'utf8', env: { ...process.env, ...env }, timeout: 60_000 });
+const node = (code: string, env: Record<string, string> = {}) =>
+  spawnSync(process.execPath, ['--input-type=module', '-e', code], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+    timeout: 60_000,
+  });
+const start = (env: Record<string, string>) =>
+  spawnSync(process.execPath, ['scripts/start.mjs'], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+    timeout: 60_000,
+  });
 
 describe('npm start', () => {
   it('names the port that is in use and another to take', async () => {
@@ -18,9 +30,14 @@ describe('npm start', () => {
     const { port } = busy.address() as net.AddressInfo;
     const child = await new Promise<{ code: number | null; err: string }>((resolve) => {
       import('node:child_process').then(({ spawn }) => {
-        const c = spawn(process.execPath, ['scripts/start.mjs'], { cwd: root, env: { ...process.env, PORT: String(port) } });
+        const c = spawn(process.execPath, ['scripts/start.mjs'], {
+          cwd: root,
+          env: { ...process.env, PORT: String(port) },
+        });
         let err = '';
-        c.stderr.on('data', (d: Buffer) => { err += d.toString(); });
+        c.stderr.on('data', (d: Buffer) => {
+          err += d.toString();
+        });
         c.on('exit', (code) => resolve({ code, err }));
       });
     });
@@ -29,11 +46,22 @@ describe('npm start', () => {
     expect(child.err).toContain(`Port ${port} is in use`);
     expect(child.err).toContain('PORT=3001 npm start');
   });
-  it('refuses a port that is none', () => { const r = start({ PORT: 'lots' }); expect(r.status).toBe(1); expect(r.stderr).toContain('must be a whole number from 1 to 65535'); });
-  it('a database that does not answer is a sentence', () => {
-    const r = spawnSync(process.execPath, ['--import', 'tsx', 'web/server/setup.ts'], { cwd: root, encoding: 'utf8', env: { ...process.env, DATABASE_URL: 'postgres://nobody:x@127.0.0.1:1/none' }, timeout: 60_000 });
+  it('refuses a port that is none', () => {
+    const r = start({ PORT: 'lots' });
     expect(r.status).toBe(1);
-    expect(r.stderr).toMatch(/The database at 127\.0\.0\.1:1 cannot be used: .*ECONNREFUSED.*Check that it runs/);
+    expect(r.stderr).toContain('must be a whole number from 1 to 65535');
+  });
+  it('a database that does not answer is a sentence', () => {
+    const r = spawnSync(process.execPath, ['--import', 'tsx', 'web/server/setup.ts'], {
+      cwd: root,
+      encoding: 'utf8',
+      env: { ...process.env, DATABASE_URL: 'postgres://nobody:x@127.0.0.1:1/none' },
+      timeout: 60_000,
+    });
+    expect(r.status).toBe(1);
+    expect(r.stderr).toMatch(
+      /The database at 127\.0\.0\.1:1 cannot be used: .*ECONNREFUSED.*Check that it runs/,
+    );
   });
 });
 
@@ -43,12 +71,17 @@ describe('the cluster', () => {
     const home = clusterHome(name);
     mkdirSync(join(home, 'data'), { recursive: true });
     writeFileSync(join(home, 'data', 'leftover'), 'x');
-    const r = node(`import { startCluster } from './scripts/database.mjs'; try { await startCluster('${name}'); console.log('started'); } catch (e) { console.log(e.message); }`);
+    const r = node(
+      `import { startCluster } from './scripts/database.mjs'; try { await startCluster('${name}'); console.log('started'); } catch (e) { console.log(e.message); }`,
+    );
     rmSync(home, { recursive: true, force: true });
     expect(r.stdout).toMatch(/is damaged.*Move it away to begin afresh, or set DATABASE_URL/);
   });
   it('without a package manager it says what to install', () => {
-    const r = node("import { aptInstall } from './scripts/lib.mjs'; try { await aptInstall(['postgresql'], 'PostgreSQL is not installed.'); } catch (e) { console.log(e.message); }", { PATH: mkdtempSync('/tmp/nopath-') });
+    const r = node(
+      "import { aptInstall } from './scripts/lib.mjs'; try { await aptInstall(['postgresql'], 'PostgreSQL is not installed.'); } catch (e) { console.log(e.message); }",
+      { PATH: mkdtempSync('/tmp/nopath-') },
+    );
     expect(r.stdout + r.stderr).toMatch(/no apt-get: install postgresql by hand/);
   });
 });

@@ -2,7 +2,19 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { startCluster } from './database.mjs';
-import { DATA, ROOT, aptInstall, build, ensureDir, fail, freePort, have, installPackages, requireNode, run } from './lib.mjs';
+import {
+  DATA,
+  ROOT,
+  aptInstall,
+  build,
+  ensureDir,
+  fail,
+  freePort,
+  have,
+  installPackages,
+  requireNode,
+  run,
+} from './lib.mjs';
 
 const bin = (path) => join(ROOT, 'node_modules', path);
 const started = Date.now();
@@ -10,7 +22,13 @@ const step = (name) => console.log(`\n── ${name} (${Math.round((Date.now() -
 
 /** Runs one step; a failure is remembered so that later steps still report. */
 async function attempt(task) {
-  try { await task(); return true; } catch (e) { fail(e); return false; }
+  try {
+    await task();
+    return true;
+  } catch (e) {
+    fail(e);
+    return false;
+  }
 }
 
 function count(path, read) {
@@ -20,34 +38,80 @@ function count(path, read) {
 async function main() {
   requireNode();
   await installPackages();
-  if (!have('chromium')) await aptInstall(['chromium'], 'Chromium is not installed; the browser tests need it.');
+  if (!have('chromium'))
+    await aptInstall(['chromium'], 'Chromium is not installed; the browser tests need it.');
   const out = ensureDir(join(DATA, 'results'));
   for (const f of ['unit.json', 'browser.json']) rmSync(join(out, f), { force: true });
   const cluster = process.env.DATABASE_URL ? null : await startCluster('test-postgres', { throwaway: true });
   // on a server of the user's: databases of our own beside theirs
-  const url = (db) => cluster?.url(db) ?? Object.assign(new URL(process.env.DATABASE_URL), { pathname: `/${db}` }).toString();
-  process.on('SIGINT', () => { cluster?.stop(); process.exit(130); });
+  const url = (db) =>
+    cluster?.url(db) ?? Object.assign(new URL(process.env.DATABASE_URL), { pathname: `/${db}` }).toString();
+  process.on('SIGINT', () => {
+    cluster?.stop();
+    process.exit(130);
+  });
   let ok = true;
   try {
     step('lint');
-    ok = (await attempt(() => run(process.execPath, [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0'], { what: 'Lint' }))) && ok;
+    ok =
+      (await attempt(() =>
+        run(process.execPath, [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0'], { what: 'Lint' }),
+      )) && ok;
     step('types');
-    ok = (await attempt(() => run(process.execPath, [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json'], { what: 'The type check' }))) && ok;
+    ok =
+      (await attempt(() =>
+        run(process.execPath, [bin('typescript/bin/tsc'), '--noEmit', '-p', 'tsconfig.json'], {
+          what: 'The type check',
+        }),
+      )) && ok;
     step('unit and outside checks');
-    ok = (await attempt(() => run(process.execPath, [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(out, 'unit.json')}`], { env: { DATABASE_URL: url('skiametra_unit') }, what: 'Unit tests' }))) && ok;
+    ok =
+      (await attempt(() =>
+        run(
+          process.execPath,
+          [
+            bin('vitest/vitest.mjs'),
+            'run',
+            '--reporter=default',
+            '--reporter=json',
+            `--outputFile.json=${join(out, 'unit.json')}`,
+          ],
+          { env: { DATABASE_URL: url('skiametra_unit') }, what: 'Unit tests' },
+        ),
+      )) && ok;
     step('build');
     const built = await attempt(build);
     ok = ok && built;
     if (built) {
       step('browser');
       const port = String(await freePort());
-      ok = (await attempt(() => run(process.execPath, [bin('@playwright/test/cli.js'), 'test', '--config', join(ROOT, 'web/playwright.config.ts')], { env: { DATABASE_URL: url('skiametra_browser'), E2E_PORT: port, PLAYWRIGHT_JSON_OUTPUT_NAME: join(out, 'browser.json') }, what: 'Browser tests' }))) && ok;
+      ok =
+        (await attempt(() =>
+          run(
+            process.execPath,
+            [bin('@playwright/test/cli.js'), 'test', '--config', join(ROOT, 'web/playwright.config.ts')],
+            {
+              env: {
+                DATABASE_URL: url('skiametra_browser'),
+                E2E_PORT: port,
+                PLAYWRIGHT_JSON_OUTPUT_NAME: join(out, 'browser.json'),
+              },
+              what: 'Browser tests',
+            },
+          ),
+        )) && ok;
     }
   } finally {
     cluster?.stop();
   }
-  const unit = count(join(out, 'unit.json'), (j) => ({ passed: j.numPassedTests, failed: j.numFailedTests + (j.numFailedTestSuites > 0 && j.numFailedTests === 0 ? 1 : 0) }));
-  const browser = count(join(out, 'browser.json'), (j) => ({ passed: j.stats.expected + j.stats.flaky, failed: j.stats.unexpected }));
+  const unit = count(join(out, 'unit.json'), (j) => ({
+    passed: j.numPassedTests,
+    failed: j.numFailedTests + (j.numFailedTestSuites > 0 && j.numFailedTests === 0 ? 1 : 0),
+  }));
+  const browser = count(join(out, 'browser.json'), (j) => ({
+    passed: j.stats.expected + j.stats.flaky,
+    failed: j.stats.unexpected,
+  }));
   const failed = unit.failed + browser.failed;
   console.log(`\nunit: ${unit.passed} passed, ${unit.failed} failed`);
   console.log(`browser: ${browser.passed} passed, ${browser.failed} failed`);

@@ -2,4 +2,7 @@
 import { writeFileSync } from 'node:fs';
 import { projectJsonSchema } from '@skiametra/core/design';
 
-writeFileSync(new URL('../docs/project.schema.json', import.meta.url), `${JSON.stringify(projectJsonSchema(), null, 2)}\n`);
+writeFileSync(
+  new URL('../docs/project.schema.json', import.meta.url),
+  `${JSON.stringify(projectJsonSchema(), null, 2)}\n`,
+);

@@ -1,3 +1,7 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'postgresql', schema: './web/server/schema.ts', out: './web/server/migrations' });
+export default defineConfig({
+  dialect: 'postgresql',
+  schema: './web/server/schema.ts',
+  out: './web/server/migrations',
+});

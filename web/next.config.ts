@@ -9,7 +9,10 @@ const config: NextConfig = {
   turbopack: { root: dirname(here) },
   typescript: { ignoreBuildErrors: false, tsconfigPath: 'tsconfig.json' },
   poweredByHeader: false,
-  experimental: { serverActions: { bodySizeLimit: '45mb' }, optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
+  experimental: {
+    serverActions: { bodySizeLimit: '45mb' },
+    optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
+  },
 };
 
 export default config;

@@ -17,7 +17,18 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
     trace: 'on-first-retry',
   },
   webServer: {
@@ -26,6 +37,10 @@ export default defineConfig({
     url: `http://127.0.0.1:${port}/api/health`,
     timeout: 180_000,
     reuseExistingServer: false,
-    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', DATABASE_URL: process.env.DATABASE_URL ?? '' },
+    env: {
+      NEXT_TELEMETRY_DISABLED: '1',
+      NODE_ENV: 'production',
+      DATABASE_URL: process.env.DATABASE_URL ?? '',
+    },
   },
 });

@@ -4,20 +4,29 @@ import type { DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
 import { UsageError } from './usage';
 
-export const LAYOUT_OPTIONS = { speed: { type: 'string' }, alpha: { type: 'string' }, trim: { type: 'boolean' } } as const;
+export const LAYOUT_OPTIONS = {
+  speed: { type: 'string' },
+  alpha: { type: 'string' },
+  trim: { type: 'boolean' },
+} as const;
 
 const DEG = Math.PI / 180;
 
 function numberOf(name: string, text: string, lo: number, hi: number): number {
   const v = Number(text);
-  if (text.trim() === '' || !(v >= lo && v <= hi)) throw new UsageError(`--${name} takes a number from ${lo} to ${hi}.`);
+  if (text.trim() === '' || !(v >= lo && v <= hi))
+    throw new UsageError(`--${name} takes a number from ${lo} to ${hi}.`);
   return v;
 }
 
 const round = (v: number): number => Number(v.toPrecision(6));
 
 /** @param loading id; the first state that flies when null */
-export function surfacesCommand(doc: DesignDocument, loading: string | null, values: { speed?: string; alpha?: string; trim?: boolean }): object {
+export function surfacesCommand(
+  doc: DesignDocument,
+  loading: string | null,
+  values: { speed?: string; alpha?: string; trim?: boolean },
+): object {
   if (values.alpha !== undefined && values.trim) throw new UsageError('Give --alpha or --trim, not both.');
   const speed = values.speed === undefined ? undefined : numberOf('speed', values.speed, 1, 120);
   const alpha = values.alpha === undefined ? null : numberOf('alpha', values.alpha, -20, 30) * DEG;
@@ -29,36 +38,113 @@ export function surfacesCommand(doc: DesignDocument, loading: string | null, val
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
   return {
-    loading: state, speed: r.speed, reference: { area: r.reference.area, chord: r.reference.chord, span: r.reference.span, momentX: r.cg.x, momentZ: r.cg.z },
-    alpha: at ? alpha : r.trim.alpha, trimmed: at === null, elevator: at ? null : r.trim.elevator, pitchControl: r.trim.control,
-    CL: round(at ? at.CL : r.CL), CD: round(at ? at.CDprofile + at.CDi : r.induced + profileAt(r)), CDi: round(at ? at.CDi : r.induced), Cm: round(at ? at.Cm : 0), settled: at ? at.status === 'settled' : true,
-    CLalpha: round(d.CLalpha), CmAlpha: round(d.Cmalpha), neutralPointX: round(r.neutralX), cgX: round(r.cg.x), staticMargin: round((r.neutralX - r.cg.x) / r.reference.chord),
-    CLmax: round(entryOf(ledger, 'clMax', state)?.value ?? r.stall.clMax), alphaStall: r.stall.alphaStall, aileronReserve: r.stall.aileronReserve, firstStall: r.stall.first,
-    stall: flowAt(r, at ? alpha! : r.stall.alphaStall).strips.map((s) => ({ surface: s.surface, side: s.side, eta: round(s.eta), clRatio: round(s.ratio), state: s.state })),
-    liftShares: r.shares, derivatives: Object.fromEntries(Object.entries(d).map(([k, v]) => [k, round(v)])),
-    modes: r.modes.map((m) => ({ name: m.name, real: round(m.root.re), imaginary: round(m.root.im), period: m.period, damping: round(m.damping), timeToHalfOrDouble: round(m.halfTime), stable: m.stable })),
-    handling: r.handling.map((h) => ({ name: h.name, figure: h.figure, judgement: h.judgement, words: h.words })),
-    controls: r.controls.map((c) => ({ surface: c.surface, name: c.name, hingeMoment: round(c.torque), margin: c.margin })),
+    loading: state,
+    speed: r.speed,
+    reference: {
+      area: r.reference.area,
+      chord: r.reference.chord,
+      span: r.reference.span,
+      momentX: r.cg.x,
+      momentZ: r.cg.z,
+    },
+    alpha: at ? alpha : r.trim.alpha,
+    trimmed: at === null,
+    elevator: at ? null : r.trim.elevator,
+    pitchControl: r.trim.control,
+    CL: round(at ? at.CL : r.CL),
+    CD: round(at ? at.CDprofile + at.CDi : r.induced + profileAt(r)),
+    CDi: round(at ? at.CDi : r.induced),
+    Cm: round(at ? at.Cm : 0),
+    settled: at ? at.status === 'settled' : true,
+    CLalpha: round(d.CLalpha),
+    CmAlpha: round(d.Cmalpha),
+    neutralPointX: round(r.neutralX),
+    cgX: round(r.cg.x),
+    staticMargin: round((r.neutralX - r.cg.x) / r.reference.chord),
+    CLmax: round(entryOf(ledger, 'clMax', state)?.value ?? r.stall.clMax),
+    alphaStall: r.stall.alphaStall,
+    aileronReserve: r.stall.aileronReserve,
+    firstStall: r.stall.first,
+    stall: flowAt(r, at ? alpha! : r.stall.alphaStall).strips.map((s) => ({
+      surface: s.surface,
+      side: s.side,
+      eta: round(s.eta),
+      clRatio: round(s.ratio),
+      state: s.state,
+    })),
+    liftShares: r.shares,
+    derivatives: Object.fromEntries(Object.entries(d).map(([k, v]) => [k, round(v)])),
+    modes: r.modes.map((m) => ({
+      name: m.name,
+      real: round(m.root.re),
+      imaginary: round(m.root.im),
+      period: m.period,
+      damping: round(m.damping),
+      timeToHalfOrDouble: round(m.halfTime),
+      stable: m.stable,
+    })),
+    handling: r.handling.map((h) => ({
+      name: h.name,
+      figure: h.figure,
+      judgement: h.judgement,
+      words: h.words,
+    })),
+    controls: r.controls.map((c) => ({
+      surface: c.surface,
+      name: c.name,
+      hingeMoment: round(c.torque),
+      margin: c.margin,
+    })),
   };
 }
 
 /** The swept flow nearest to an angle. */
-function flowAt(r: LayoutReport, alpha: number) { return r.stall.flows.reduce((a, f) => (Math.abs(f.alpha - alpha) < Math.abs(a.alpha - alpha) ? f : a)); }
+function flowAt(r: LayoutReport, alpha: number) {
+  return r.stall.flows.reduce((a, f) => (Math.abs(f.alpha - alpha) < Math.abs(a.alpha - alpha) ? f : a));
+}
 
 /** Profile drag of the flow whose lift is nearest to the trimmed one. */
-function profileAt(r: LayoutReport): number { return r.stall.flows.reduce((a, f) => (Math.abs(f.CL - r.CL) < Math.abs(a.CL - r.CL) ? f : a)).CDprofile; }
+function profileAt(r: LayoutReport): number {
+  return r.stall.flows.reduce((a, f) => (Math.abs(f.CL - r.CL) < Math.abs(a.CL - r.CL) ? f : a)).CDprofile;
+}
 
 export function balanceCommand(doc: DesignDocument): object {
   const cache: StepCache = new Map();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
-  const limits = { forward: entryOf(ledger, 'cgForward', 'all')!.value, aft: entryOf(ledger, 'cgAft', 'all')!.value };
+  const limits = {
+    forward: entryOf(ledger, 'cgForward', 'all')!.value,
+    aft: entryOf(ledger, 'cgAft', 'all')!.value,
+  };
   const first = doc.design.loadings.find((l) => !l.hover) ?? doc.design.loadings[0];
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first.id, cache);
   return {
-    loadings: doc.design.loadings.map((l) => { const s = loadedState(doc.design, l, 'best', 1); return { id: l.id, name: l.name, mass: round(s.mass), cg: { x: round(s.x), y: round(s.y), z: round(s.z) }, sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) }, inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) }, staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null, hover: l.hover ?? false }; }),
-    spread: (() => { const xs = flyingStates(doc.design).map((s) => s.x); return { forward: Math.min(...xs), aft: Math.max(...xs) }; })(),
-    neutralPoint: { x: r.neutralX, sigma: entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? null }, limits,
-    schools: r.schools, worst: r.worst, proposal: solveBalance(doc.design, limits), firstFlight: r.first, ground: r.ground, groundRemarks: r.groundRemarks, fit: r.fit, hover: r.hover,
+    loadings: doc.design.loadings.map((l) => {
+      const s = loadedState(doc.design, l, 'best', 1);
+      return {
+        id: l.id,
+        name: l.name,
+        mass: round(s.mass),
+        cg: { x: round(s.x), y: round(s.y), z: round(s.z) },
+        sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) },
+        inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) },
+        staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null,
+        hover: l.hover ?? false,
+      };
+    }),
+    spread: (() => {
+      const xs = flyingStates(doc.design).map((s) => s.x);
+      return { forward: Math.min(...xs), aft: Math.max(...xs) };
+    })(),
+    neutralPoint: { x: r.neutralX, sigma: entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? null },
+    limits,
+    schools: r.schools,
+    worst: r.worst,
+    proposal: solveBalance(doc.design, limits),
+    firstFlight: r.first,
+    ground: r.ground,
+    groundRemarks: r.groundRemarks,
+    fit: r.fit,
+    hover: r.hover,
   };
 }

@@ -3,7 +3,12 @@ import { readFile, stat } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { assess, type Ledger } from '@skiametra/core/assess';
 import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
-import { projectJsonSchema, readDocument, type DesignDocument, type ProjectFile } from '@skiametra/core/design';
+import {
+  projectJsonSchema,
+  readDocument,
+  type DesignDocument,
+  type ProjectFile,
+} from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import { serveStand } from '@skiametra/devices/stand';
@@ -14,8 +19,9 @@ import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { UsageError } from './usage';
 
-interface Out { write(text: string): unknown }
-
+interface Out {
+  write(text: string): unknown;
+}
 
 const HELP = `skia schema                              the JSON Schema of a project file
 skia demo bittern|crane|gnat|wafer       a demo project as a project file
@@ -39,7 +45,12 @@ skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--x
 skia help                                this text
 `;
 
-const DEMOS: Record<string, () => ProjectFile> = { bittern: bitternProject, crane: craneProject, gnat: gnatProject, wafer: waferProject };
+const DEMOS: Record<string, () => ProjectFile> = {
+  bittern: bitternProject,
+  crane: craneProject,
+  gnat: gnatProject,
+  wafer: waferProject,
+};
 
 async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (!path) throw new UsageError('Name a file: skia assess FILE.');
@@ -48,7 +59,11 @@ async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (info.size > MAX_PROJECT_BYTES) throw new UsageError(`${path} is larger than 40 MB.`);
   const text = await readFile(path, 'utf8');
   let data: unknown;
-  try { data = JSON.parse(text); } catch { throw new UsageError(`${path} is not JSON.`); }
+  try {
+    data = JSON.parse(text);
+  } catch {
+    throw new UsageError(`${path} is not JSON.`);
+  }
   if (typeof data === 'object' && data !== null && 'format' in data) {
     const file = parseProjectJson(text);
     if (file.status === 'error') throw new UsageError(file.message);
@@ -62,7 +77,10 @@ async function readDesign(path: string | undefined): Promise<DesignDocument> {
 function loadingOf(doc: DesignDocument, name: string | undefined): string | null {
   if (name === undefined) return null;
   const found = doc.design.loadings.find((l) => l.id === name || l.name.toLowerCase() === name.toLowerCase());
-  if (!found) throw new UsageError(`There is no loading “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`);
+  if (!found)
+    throw new UsageError(
+      `There is no loading “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`,
+    );
   return found.id;
 }
 
@@ -70,7 +88,18 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
   const keep = (state: string) => loading === null || state === 'all' || state === loading;
   return {
     stopped: ledger.stopped,
-    quantities: ledger.entries.filter((e) => keep(e.state)).map(({ id, state, value, sigma, kind, method, inputs, warnings }) => ({ id, state, value, sigma, kind, method, inputs, warnings })),
+    quantities: ledger.entries
+      .filter((e) => keep(e.state))
+      .map(({ id, state, value, sigma, kind, method, inputs, warnings }) => ({
+        id,
+        state,
+        value,
+        sigma,
+        kind,
+        method,
+        inputs,
+        warnings,
+      })),
     findings: ledger.findings.filter((f) => keep(f.state)),
   };
 }
@@ -80,19 +109,40 @@ function joinNegatives(args: string[]): string[] {
   const out: string[] = [];
   for (const a of args) {
     const last = out[out.length - 1];
-    if (/^-\d|^-\./.test(a) && last?.startsWith('--') && !last.includes('=')) out[out.length - 1] = `${last}=${a}`;
+    if (/^-\d|^-\./.test(a) && last?.startsWith('--') && !last.includes('='))
+      out[out.length - 1] = `${last}=${a}`;
     else out.push(a);
   }
   return out;
 }
 
 async function run(args: string[], out: Out, until?: AbortSignal): Promise<void> {
-  const { values, positionals } = parseArgs({ args: joinNegatives(args), allowPositionals: true, strict: true, options: { ...SECTION_OPTIONS, ...LAYOUT_OPTIONS, ...POWER_OPTIONS, port: { type: 'string' }, loading: { type: 'string' }, laps: { type: 'string' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({
+    args: joinNegatives(args),
+    allowPositionals: true,
+    strict: true,
+    options: {
+      ...SECTION_OPTIONS,
+      ...LAYOUT_OPTIONS,
+      ...POWER_OPTIONS,
+      port: { type: 'string' },
+      loading: { type: 'string' },
+      laps: { type: 'string' },
+      seed: { type: 'string' },
+      help: { type: 'boolean', short: 'h' },
+    },
+  });
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
-  if (values.help || command === undefined || command === 'help') { out.write(HELP); return; }
-  if (command === 'schema') { json(projectJsonSchema()); return; }
+  if (values.help || command === undefined || command === 'help') {
+    out.write(HELP);
+    return;
+  }
+  if (command === 'schema') {
+    json(projectJsonSchema());
+    return;
+  }
   if (command === 'demo') {
     const demo = operand !== undefined && Object.hasOwn(DEMOS, operand) ? DEMOS[operand] : undefined;
     if (!demo) throw new UsageError(`Name a demo: ${Object.keys(DEMOS).join(', ')}.`);
@@ -100,7 +150,8 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     return;
   }
   if (command === 'section') {
-    if (operand !== undefined) throw new UsageError(`“${operand}” is one word too many; name the section with --airfoil.`);
+    if (operand !== undefined)
+      throw new UsageError(`“${operand}” is one word too many; name the section with --airfoil.`);
     json(await sectionCommand(values));
     return;
   }
@@ -109,15 +160,22 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     json(propellerCommand(values));
     return;
   }
-  if (command === 'stand') { await stand(values.port, out, until); return; }
+  if (command === 'stand') {
+    await stand(values.port, out, until);
+    return;
+  }
   if (command === 'power' || (command === 'rubber' && operand !== undefined)) {
     if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
-    const doc = await readDesign(operand), loading = loadingOf(doc, values.loading);
+    const doc = await readDesign(operand),
+      loading = loadingOf(doc, values.loading);
     await warmPolars(doc);
     json(command === 'power' ? powerCommand(doc, loading, values) : rubberCommand(doc, loading, values));
     return;
   }
-  if (command === 'rubber') { json(rubberCommand(null, null, values)); return; }
+  if (command === 'rubber') {
+    json(rubberCommand(null, null, values));
+    return;
+  }
   if (command === 'assess') {
     const doc = await readDesign(operand);
     const loading = loadingOf(doc, values.loading);
@@ -139,12 +197,17 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     const doc = await readDesign(operand);
     const whole = (name: string, text: string | undefined, fallback: number, most: number) => {
       const n = text === undefined ? fallback : Number(text);
-      if (!(Number.isInteger(n) && n >= 1 && n <= most)) throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
+      if (!(Number.isInteger(n) && n >= 1 && n <= most))
+        throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
       return n;
     };
     const loading = loadingOf(doc, values.loading) ?? doc.design.loadings[0].id;
     await warmPolars(doc);
-    out.write(logToCsv(logFlight(doc, loading, whole('laps', values.laps, 6, 40), whole('seed', values.seed, 7, 1e9)).rows));
+    out.write(
+      logToCsv(
+        logFlight(doc, loading, whole('laps', values.laps, 6, 40), whole('seed', values.seed, 7, 1e9)).rows,
+      ),
+    );
     return;
   }
   throw new UsageError(`“${command}” is not a command; try skia help.`);
@@ -153,10 +216,21 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
 /** Serves the simulated thrust stand until the process is told to end, or `until` is. */
 async function stand(port: string | undefined, out: Out, until?: AbortSignal): Promise<void> {
   const n = port === undefined ? 4010 : Number(port);
-  if (!(Number.isInteger(n) && n >= 1024 && n <= 65535)) throw new UsageError('--port takes a whole number from 1024 to 65535.');
-  const s = await serveStand(n).catch((e: NodeJS.ErrnoException) => { throw new UsageError(e.code === 'EADDRINUSE' ? `Port ${n} is in use; choose another with --port.` : `The stand cannot listen: ${e.message}.`); });
+  if (!(Number.isInteger(n) && n >= 1024 && n <= 65535))
+    throw new UsageError('--port takes a whole number from 1024 to 65535.');
+  const s = await serveStand(n).catch((e: NodeJS.ErrnoException) => {
+    throw new UsageError(
+      e.code === 'EADDRINUSE'
+        ? `Port ${n} is in use; choose another with --port.`
+        : `The stand cannot listen: ${e.message}.`,
+    );
+  });
   out.write(`The simulated thrust stand listens at 127.0.0.1:${s.port} (Ctrl+C stops it). Try HELLO.\n`);
-  await new Promise<void>((done) => { process.once('SIGINT', () => done()); process.once('SIGTERM', () => done()); until?.addEventListener('abort', () => done()); });
+  await new Promise<void>((done) => {
+    process.once('SIGINT', () => done());
+    process.once('SIGTERM', () => done());
+    until?.addEventListener('abort', () => done());
+  });
   await s.close();
 }
 
@@ -168,8 +242,14 @@ export async function main(args: string[], out: Out, err: Out, until?: AbortSign
     await run(args, out, until);
     return 0;
   } catch (e) {
-    if (e instanceof UsageError || e instanceof DomainError) { err.write(`${e instanceof DomainError ? sentence(e.message) : e.message}\n`); return 2; }
-    if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) { err.write(`${e.message.split('\n')[0].split('. To specify')[0]}\n`); return 2; }
+    if (e instanceof UsageError || e instanceof DomainError) {
+      err.write(`${e instanceof DomainError ? sentence(e.message) : e.message}\n`);
+      return 2;
+    }
+    if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) {
+      err.write(`${e.message.split('\n')[0].split('. To specify')[0]}\n`);
+      return 2;
+    }
     throw e;
   }
 }

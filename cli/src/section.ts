@@ -1,34 +1,61 @@
 /** `skia section`: one section at one Reynolds number over a range of angles, as JSON. */
 import { readFile, stat } from 'node:fs/promises';
 import { basename } from 'node:path';
-import { analyseModel, contourFacts, contourFromPoints, inviscidAt, sectionModel, solveInviscid, type SectionModel, type ShapeSpec } from '@skiametra/core/section';
+import {
+  analyseModel,
+  contourFacts,
+  contourFromPoints,
+  inviscidAt,
+  sectionModel,
+  solveInviscid,
+  type SectionModel,
+  type ShapeSpec,
+} from '@skiametra/core/section';
 import { parseDat } from '@skiametra/formats';
 import { UsageError } from './usage';
 
 export const SECTION_OPTIONS = {
-  airfoil: { type: 'string' }, re: { type: 'string' }, alpha: { type: 'string' }, ncrit: { type: 'string' }, 'xtr-top': { type: 'string' }, 'xtr-bottom': { type: 'string' }, flap: { type: 'string' }, inviscid: { type: 'boolean' }, cp: { type: 'boolean' },
+  airfoil: { type: 'string' },
+  re: { type: 'string' },
+  alpha: { type: 'string' },
+  ncrit: { type: 'string' },
+  'xtr-top': { type: 'string' },
+  'xtr-bottom': { type: 'string' },
+  flap: { type: 'string' },
+  inviscid: { type: 'boolean' },
+  cp: { type: 'boolean' },
 } as const;
 
-type Values = Partial<Record<'airfoil' | 're' | 'alpha' | 'ncrit' | 'xtr-top' | 'xtr-bottom' | 'flap', string>> & { inviscid?: boolean; cp?: boolean };
+type Values = Partial<
+  Record<'airfoil' | 're' | 'alpha' | 'ncrit' | 'xtr-top' | 'xtr-bottom' | 'flap', string>
+> & { inviscid?: boolean; cp?: boolean };
 
-const DEG = Math.PI / 180, MAX_ANGLES = 400, MAX_DAT_BYTES = 200_000;
+const DEG = Math.PI / 180,
+  MAX_ANGLES = 400,
+  MAX_DAT_BYTES = 200_000;
 
 function number(name: string, text: string | undefined, lo: number, hi: number, fallback?: number): number {
   if (text === undefined && fallback !== undefined) return fallback;
   const v = text === undefined || text.trim() === '' ? NaN : Number(text);
-  if (!(v >= lo && v <= hi)) throw new UsageError(`--${name} takes a number from ${lo} to ${hi}${text === undefined ? '' : `, not “${text}”`}.`);
+  if (!(v >= lo && v <= hi))
+    throw new UsageError(
+      `--${name} takes a number from ${lo} to ${hi}${text === undefined ? '' : `, not “${text}”`}.`,
+    );
   return v;
 }
 
 function angles(text: string | undefined): number[] {
   const parts = text?.split(':') ?? [];
   const n = parts.map((p) => (p.trim() === '' ? NaN : Number(p)));
-  if ((n.length !== 1 && n.length !== 3) || n.some((v) => !(Math.abs(v) <= 90))) throw new UsageError('--alpha takes one angle or FROM:TO:STEP in degrees, as --alpha=-4:14:0.5.');
+  if ((n.length !== 1 && n.length !== 3) || n.some((v) => !(Math.abs(v) <= 90)))
+    throw new UsageError('--alpha takes one angle or FROM:TO:STEP in degrees, as --alpha=-4:14:0.5.');
   if (n.length === 1) return n;
   const [from, to, step] = n;
-  if (!(step > 0 && to >= from)) throw new UsageError('--alpha=FROM:TO:STEP needs FROM below TO and a step above zero.');
+  if (!(step > 0 && to >= from))
+    throw new UsageError('--alpha=FROM:TO:STEP needs FROM below TO and a step above zero.');
   const count = Math.floor((to - from) / step + 1e-9) + 1;
-  if (count > MAX_ANGLES) throw new UsageError(`--alpha asks for ${count} angles; ${MAX_ANGLES} is the most.`);
+  if (count > MAX_ANGLES)
+    throw new UsageError(`--alpha asks for ${count} angles; ${MAX_ANGLES} is the most.`);
   return Array.from({ length: count }, (_, i) => Number((from + i * step).toFixed(9)));
 }
 
@@ -38,14 +65,28 @@ async function shapeNamed(text: string | undefined): Promise<{ name: string; sha
   const naca = /^naca[ -]?(\d{4,5})(?:-(\d)(\d))?$/i.exec(text);
   if (naca) {
     const [, digits, nose, at] = naca;
-    if (digits.length === 5 && nose !== undefined) throw new UsageError(`“${text}” is not a section name: only four-digit sections take a dash.`);
+    if (digits.length === 5 && nose !== undefined)
+      throw new UsageError(`“${text}” is not a section name: only four-digit sections take a dash.`);
     const name = `NACA ${digits}${nose === undefined ? '' : `-${nose}${at}`}`;
-    return { name, shape: digits.length === 5 ? { kind: 'naca5', digits } : nose === undefined ? { kind: 'naca4', digits } : { kind: 'naca4m', digits, nose: Number(nose), at: Number(at) } };
+    return {
+      name,
+      shape:
+        digits.length === 5
+          ? { kind: 'naca5', digits }
+          : nose === undefined
+            ? { kind: 'naca4', digits }
+            : { kind: 'naca4m', digits, nose: Number(nose), at: Number(at) },
+    };
   }
-  if (/^flat-?plate$/i.test(text)) return { name: 'Flat plate', shape: { kind: 'plate', camber: 0, at: 0.5, thickness: 0.01 } };
+  if (/^flat-?plate$/i.test(text))
+    return { name: 'Flat plate', shape: { kind: 'plate', camber: 0, at: 0.5, thickness: 0.01 } };
   const info = await stat(text).catch(() => null);
-  if (!info?.isFile()) throw new UsageError(`“${text}” is neither a section name nor a file; names are like naca2412, naca23012 and flatplate.`);
-  if (info.size > MAX_DAT_BYTES) throw new UsageError(`${text} is larger than 200 kB; a section file has a few hundred lines.`);
+  if (!info?.isFile())
+    throw new UsageError(
+      `“${text}” is neither a section name nor a file; names are like naca2412, naca23012 and flatplate.`,
+    );
+  if (info.size > MAX_DAT_BYTES)
+    throw new UsageError(`${text} is larger than 200 kB; a section file has a few hundred lines.`);
   const dat = parseDat(await readFile(text, 'utf8'), basename(text).replace(/\.[^.]*$/, ''));
   if (dat.status === 'error') throw new UsageError(`${text}: ${dat.message}`);
   contourFromPoints(dat.points);
@@ -55,7 +96,10 @@ async function shapeNamed(text: string | undefined): Promise<{ name: string; sha
 function flapOf(text: string | undefined): { hinge: number; angle: number } | null {
   if (text === undefined) return null;
   const n = text.split(',').map((p) => (p.trim() === '' ? NaN : Number(p)));
-  if (n.length !== 2 || !(n[0] >= 0.4 && n[0] <= 0.95) || !(Math.abs(n[1]) <= 40)) throw new UsageError('--flap takes HINGE,DEG: a hinge place of 0.4 to 0.95 of the chord and an angle within 40 degrees, as --flap 0.75,10.');
+  if (n.length !== 2 || !(n[0] >= 0.4 && n[0] <= 0.95) || !(Math.abs(n[1]) <= 40))
+    throw new UsageError(
+      '--flap takes HINGE,DEG: a hinge place of 0.4 to 0.95 of the chord and an angle within 40 degrees, as --flap 0.75,10.',
+    );
   return { hinge: n[0], angle: n[1] * DEG };
 }
 
@@ -69,11 +113,18 @@ export async function sectionCommand(v: Values): Promise<object> {
   if (v.cp && !v.inviscid) throw new UsageError('--cp goes with --inviscid.');
   const reynolds = v.inviscid && v.re === undefined ? null : number('re', v.re, 1e3, 2e7);
   const ncrit = number('ncrit', v.ncrit, 1, 14, 9);
-  const tripUpper = number('xtr-top', v['xtr-top'], 0, 1, 1), tripLower = number('xtr-bottom', v['xtr-bottom'], 0, 1, 1);
+  const tripUpper = number('xtr-top', v['xtr-top'], 0, 1, 1),
+    tripLower = number('xtr-bottom', v['xtr-bottom'], 0, 1, 1);
   const model = sectionModel(shape, flap ? { thickness: 1, camber: 1, flap } : null);
   const facts = contourFacts(sectionModel(shape).outline);
-  const head = { airfoil: { name, thickness: trimmed(facts.thickness), camber: trimmed(facts.camber) }, reynolds, ncrit };
-  return v.inviscid ? { ...head, ...inviscid(model, alphas, v.cp ?? false) } : { ...head, ...viscous(model, reynolds!, alphas, { nCrit: ncrit, tripUpper, tripLower }) };
+  const head = {
+    airfoil: { name, thickness: trimmed(facts.thickness), camber: trimmed(facts.camber) },
+    reynolds,
+    ncrit,
+  };
+  return v.inviscid
+    ? { ...head, ...inviscid(model, alphas, v.cp ?? false) }
+    : { ...head, ...viscous(model, reynolds!, alphas, { nCrit: ncrit, tripUpper, tripLower }) };
 }
 
 function inviscid(model: SectionModel, alphas: number[], cp: boolean): object {
@@ -81,20 +132,55 @@ function inviscid(model: SectionModel, alphas: number[], cp: boolean): object {
   const { xy } = model.outline;
   const points = alphas.map((alpha) => {
     const p = inviscidAt(basis, alpha * DEG);
-    const list = cp ? { cp: Array.from(p.speed, (u, i) => [trimmed(xy[2 * i]), trimmed(xy[2 * i + 1]), trimmed(1 - u * u)]) } : {};
-    return { alpha, cl: trimmed(p.cl), cd: 0, cm: trimmed(p.cm), xtrTop: null, xtrBottom: null, converged: true, ...list };
+    const list = cp
+      ? {
+          cp: Array.from(p.speed, (u, i) => [trimmed(xy[2 * i]), trimmed(xy[2 * i + 1]), trimmed(1 - u * u)]),
+        }
+      : {};
+    return {
+      alpha,
+      cl: trimmed(p.cl),
+      cd: 0,
+      cm: trimmed(p.cm),
+      xtrTop: null,
+      xtrBottom: null,
+      converged: true,
+      ...list,
+    };
   });
   const list = cp ? { cp: (points[0] as { cp?: unknown }).cp } : {};
   return { points, clMax: null, alphaClMax: null, ...list };
 }
 
-function viscous(model: SectionModel, reynolds: number, alphas: number[], options: { nCrit: number; tripUpper: number; tripLower: number }): object {
-  const a = analyseModel(model, reynolds, alphas.map((d) => d * DEG), options);
+function viscous(
+  model: SectionModel,
+  reynolds: number,
+  alphas: number[],
+  options: { nCrit: number; tripUpper: number; tripLower: number },
+): object {
+  const a = analyseModel(
+    model,
+    reynolds,
+    alphas.map((d) => d * DEG),
+    options,
+  );
   return {
-    points: a.points.map(({ converged, point }, i) => (point
-      ? { alpha: alphas[i], cl: trimmed(point.cl), cd: trimmed(point.cd), cm: trimmed(point.cm), xtrTop: trimmed(point.transitionUpper, 4), xtrBottom: trimmed(point.transitionLower, 4), converged }
-      : { alpha: alphas[i], cl: null, cd: null, cm: null, xtrTop: null, xtrBottom: null, converged: false })),
-    clMax: a.clMax === null ? null : trimmed(a.clMax), alphaClMax: a.alphaClMax === null ? null : trimmed(a.alphaClMax / DEG, 3),
-    confidence: a.confidence, warnings: a.warnings,
+    points: a.points.map(({ converged, point }, i) =>
+      point
+        ? {
+            alpha: alphas[i],
+            cl: trimmed(point.cl),
+            cd: trimmed(point.cd),
+            cm: trimmed(point.cm),
+            xtrTop: trimmed(point.transitionUpper, 4),
+            xtrBottom: trimmed(point.transitionLower, 4),
+            converged,
+          }
+        : { alpha: alphas[i], cl: null, cd: null, cm: null, xtrTop: null, xtrBottom: null, converged: false },
+    ),
+    clMax: a.clMax === null ? null : trimmed(a.clMax),
+    alphaClMax: a.alphaClMax === null ? null : trimmed(a.alphaClMax / DEG, 3),
+    confidence: a.confidence,
+    warnings: a.warnings,
   };
 }

@@ -6,58 +6,254 @@ import { assess, assessQuickly, layoutReport, modelOf, powerReport } from '../sr
 import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
-import { buildDrive, combinationCount, matchSummary, operate, operateForThrust, partsFor, prepareMatch, propellerCurve, simulateDischarge } from '../src/power';
+import {
+  buildDrive,
+  combinationCount,
+  matchSummary,
+  operate,
+  operateForThrust,
+  partsFor,
+  prepareMatch,
+  propellerCurve,
+  simulateDischarge,
+} from '../src/power';
 import { calibrate } from '../src/refine';
-import { analyseAngles, modelPolars, naca4, polarOfPrepared, prepareContour, TABLE_POINTS } from '../src/section';
-import { bodySlopes, coupleStrips, derivativesOf, linearAero, solveLattice, solveTrim, stripSections, sweepStall } from '../src/surface';
+import {
+  analyseAngles,
+  modelPolars,
+  naca4,
+  polarOfPrepared,
+  prepareContour,
+  TABLE_POINTS,
+} from '../src/section';
+import {
+  bodySlopes,
+  coupleStrips,
+  derivativesOf,
+  linearAero,
+  solveLattice,
+  solveTrim,
+  stripSections,
+  sweepStall,
+} from '../src/surface';
 
 function median(task: (k: number) => unknown, repeats: number): number {
   task(-1);
-  const times = Array.from({ length: repeats }, (_, k) => { const t = performance.now(); task(k); return performance.now() - t; });
+  const times = Array.from({ length: repeats }, (_, k) => {
+    const t = performance.now();
+    task(k);
+    return performance.now() - t;
+  });
   return times.sort((a, b) => a - b)[repeats >> 1];
 }
 
 /** A fixed, well-conditioned dense matrix. */
 const N = 200;
-const matrix = Array.from({ length: N }, (_, i) => Array.from({ length: N }, (_, j) => Math.sin(1 + i * 7 + j * 3) + (i === j ? 20 : 0)));
+const matrix = Array.from({ length: N }, (_, i) =>
+  Array.from({ length: N }, (_, j) => Math.sin(1 + i * 7 + j * 3) + (i === j ? 20 : 0)),
+);
 const rhs = Array.from({ length: N }, (_, i) => Math.cos(i));
 
 const doc = bitternDocument();
-const contours = new Map([['wing-section', naca4('4412')], ['tail-section', naca4('0009')]]);
+const contours = new Map([
+  ['wing-section', naca4('4412')],
+  ['tail-section', naca4('0009')],
+]);
 const drive = buildDrive(doc.design.power, 1.225, { thrust: 1, electricalLoss: 1, capacity: 1 });
 const warm = new Map();
 assess(doc.brief, doc.design, doc.calibration, warm);
 
-const polars = new Map(doc.design.sections.map((s) => [s.id, modelPolars(modelOf(s, TABLE_POINTS), [1e5, 2e5])]));
-const solved = solveLattice(doc.design, contours), coupled = coupleStrips(solved), aero = linearAero(solved, 0, 0);
+const polars = new Map(
+  doc.design.sections.map((s) => [s.id, modelPolars(modelOf(s, TABLE_POINTS), [1e5, 2e5])]),
+);
+const solved = solveLattice(doc.design, contours),
+  coupled = coupleStrips(solved),
+  aero = linearAero(solved, 0, 0);
 const ledger = assess(doc.brief, doc.design, doc.calibration, warm);
 
-const parts = partsFor(doc.design), match = powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm).match!, benchOfParts = prepareMatch(parts);
-const gnat = gnatDocument(), gnatCache = new Map();
+const parts = partsFor(doc.design),
+  match = powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm).match!,
+  benchOfParts = prepareMatch(parts);
+const gnat = gnatDocument(),
+  gnatCache = new Map();
 assess(gnat.brief, gnat.design, gnat.calibration, gnatCache);
 
 const lu = median(() => solveDense(matrix, rhs), 15);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
-  'assess, first time': [median(() => assess(doc.brief, doc.design, doc.calibration), 5), 'demo, ten loadings, uncertainty of every number, empty cache but for the section polars'],
-  'assess, mass edited': [median((k) => assess(doc.brief, setPath(doc.design, 'items.battery.x', 0.2 + 1e-5 * k), doc.calibration, warm), 15), 'demo, sections and lattice reused'],
-  'numbers first, mass edited': [median((k) => assessQuickly(doc.brief, setPath(doc.design, 'items.battery.x', 0.19 + 1e-5 * k), doc.calibration, warm, ledger), 15), 'the same without new uncertainties: what an edit shows at once'],
-  'numbers first, wing edited': [median((k) => assessQuickly(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.25 + 1e-4 * k), doc.calibration, warm, ledger), 7), 'lattice, coupled strips and drag tables made anew'],
-  'assess, wing edited': [median((k) => assess(doc.brief, setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.27 + 1e-4 * k), doc.calibration, warm), 7), 'demo, sections reused'],
-  'section polar, 37 points': [median(() => analyseAngles(prepareContour(naca4('4412')), 2e5, Array.from({ length: 37 }, (_, i) => ((i - 8) * Math.PI) / 360)), 3), '-4 to 14 degrees by a half at Re 2e5, 160 points, coupled; panels and their response included'],
-  'section table': [median(() => polarOfPrepared(prepareContour(naca4('4412', TABLE_POINTS)), 2e5), 3), 'both stalls at one Reynolds number, 100 points, as the assessment uses it'],
+  'assess, first time': [
+    median(() => assess(doc.brief, doc.design, doc.calibration), 5),
+    'demo, ten loadings, uncertainty of every number, empty cache but for the section polars',
+  ],
+  'assess, mass edited': [
+    median(
+      (k) => assess(doc.brief, setPath(doc.design, 'items.battery.x', 0.2 + 1e-5 * k), doc.calibration, warm),
+      15,
+    ),
+    'demo, sections and lattice reused',
+  ],
+  'numbers first, mass edited': [
+    median(
+      (k) =>
+        assessQuickly(
+          doc.brief,
+          setPath(doc.design, 'items.battery.x', 0.19 + 1e-5 * k),
+          doc.calibration,
+          warm,
+          ledger,
+        ),
+      15,
+    ),
+    'the same without new uncertainties: what an edit shows at once',
+  ],
+  'numbers first, wing edited': [
+    median(
+      (k) =>
+        assessQuickly(
+          doc.brief,
+          setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.25 + 1e-4 * k),
+          doc.calibration,
+          warm,
+          ledger,
+        ),
+      7,
+    ),
+    'lattice, coupled strips and drag tables made anew',
+  ],
+  'assess, wing edited': [
+    median(
+      (k) =>
+        assess(
+          doc.brief,
+          setPath(doc.design, 'surfaces.wing.stations.0.chord', 0.27 + 1e-4 * k),
+          doc.calibration,
+          warm,
+        ),
+      7,
+    ),
+    'demo, sections reused',
+  ],
+  'section polar, 37 points': [
+    median(
+      () =>
+        analyseAngles(
+          prepareContour(naca4('4412')),
+          2e5,
+          Array.from({ length: 37 }, (_, i) => ((i - 8) * Math.PI) / 360),
+        ),
+      3,
+    ),
+    '-4 to 14 degrees by a half at Re 2e5, 160 points, coupled; panels and their response included',
+  ],
+  'section table': [
+    median(() => polarOfPrepared(prepareContour(naca4('4412', TABLE_POINTS)), 2e5), 3),
+    'both stalls at one Reynolds number, 100 points, as the assessment uses it',
+  ],
   lattice: [median(() => solveLattice(doc.design, contours), 9), 'wing and tail, 88 panels a side'],
-  'trim and derivatives': [median(() => { const l = solveLattice(doc.design, contours), b = bodySlopes(doc.design, l), t = solveTrim(linearAero(l, b.pitch, 0), 0.6, 0.4); return derivativesOf(l, { ...t, x: 0.4, z: 0 }, b); }, 9), 'demo from its shape: lattice of 194 panels, both flows, body, trim, all first-order derivatives'],
-  'stall sweep': [median(() => sweepStall({ coupled, sections: stripSections(coupled, polars, (c) => 6e5 * c), design: doc.design, aero, x: 0.4, z: 0 }), 5), '31 angles, 24 strips a side at their sections’ lift, lattice reused'],
-  'layout report': [median(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5), 'one state, lattice and sections reused'],
-  'operating point': [median(() => { for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5); }, 9) / 100, 'one throttle and speed'],
-  'operating point for a thrust': [median(() => { for (let i = 0; i < 100; i++) operateForThrust(drive, 4, 5 + i / 5); }, 9) / 100, 'rpm, current and duty that give it'],
-  'propeller table': [median(() => propellerCurve({ diameter: 0.254, pitch: 0.127, blades: 2 }), 9), 'blade elements, 22 advance ratios at two tip speeds'],
-  discharge: [median(() => simulateDischarge(drive, [{ seconds: 3600, speed: 14, thrust: 4 }], 288, 1, 5), 9), 'a pack run down in 5 s steps, motor heat with it'],
-  'match, all combinations': [median(() => matchSummary(parts, benchOfParts, match, 0, combinationCount(parts)), 3), `${combinationCount(parts)} combinations on one core; the page spreads them over workers`],
-  'power report': [median(() => powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5), 'chain, sweeps, two discharges, torque, supply, phases'],
-  'assess, rubber edited': [median((k) => assess(gnat.brief, setPath(gnat.design, 'power.rubber.length', 0.38 + 1e-5 * k), gnat.calibration, gnatCache), 5), 'indoor model: two states flown on rubber, uncertainty of every number'],
-  calibrate: [median(() => calibrate(priorCalibration(), [{ brief: doc.brief, design: doc.design, measurements: [{ quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false }] }], [], warm), 3), 'one flight, three rounds'],
+  'trim and derivatives': [
+    median(() => {
+      const l = solveLattice(doc.design, contours),
+        b = bodySlopes(doc.design, l),
+        t = solveTrim(linearAero(l, b.pitch, 0), 0.6, 0.4);
+      return derivativesOf(l, { ...t, x: 0.4, z: 0 }, b);
+    }, 9),
+    'demo from its shape: lattice of 194 panels, both flows, body, trim, all first-order derivatives',
+  ],
+  'stall sweep': [
+    median(
+      () =>
+        sweepStall({
+          coupled,
+          sections: stripSections(coupled, polars, (c) => 6e5 * c),
+          design: doc.design,
+          aero,
+          x: 0.4,
+          z: 0,
+        }),
+      5,
+    ),
+    '31 angles, 24 strips a side at their sections’ lift, lattice reused',
+  ],
+  'layout report': [
+    median(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5),
+    'one state, lattice and sections reused',
+  ],
+  'operating point': [
+    median(() => {
+      for (let i = 0; i < 100; i++) operate(drive, 0.8, i / 5);
+    }, 9) / 100,
+    'one throttle and speed',
+  ],
+  'operating point for a thrust': [
+    median(() => {
+      for (let i = 0; i < 100; i++) operateForThrust(drive, 4, 5 + i / 5);
+    }, 9) / 100,
+    'rpm, current and duty that give it',
+  ],
+  'propeller table': [
+    median(() => propellerCurve({ diameter: 0.254, pitch: 0.127, blades: 2 }), 9),
+    'blade elements, 22 advance ratios at two tip speeds',
+  ],
+  discharge: [
+    median(() => simulateDischarge(drive, [{ seconds: 3600, speed: 14, thrust: 4 }], 288, 1, 5), 9),
+    'a pack run down in 5 s steps, motor heat with it',
+  ],
+  'match, all combinations': [
+    median(() => matchSummary(parts, benchOfParts, match, 0, combinationCount(parts)), 3),
+    `${combinationCount(parts)} combinations on one core; the page spreads them over workers`,
+  ],
+  'power report': [
+    median(() => powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5),
+    'chain, sweeps, two discharges, torque, supply, phases',
+  ],
+  'assess, rubber edited': [
+    median(
+      (k) =>
+        assess(
+          gnat.brief,
+          setPath(gnat.design, 'power.rubber.length', 0.38 + 1e-5 * k),
+          gnat.calibration,
+          gnatCache,
+        ),
+      5,
+    ),
+    'indoor model: two states flown on rubber, uncertainty of every number',
+  ],
+  calibrate: [
+    median(
+      () =>
+        calibrate(
+          priorCalibration(),
+          [
+            {
+              brief: doc.brief,
+              design: doc.design,
+              measurements: [
+                { quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false },
+              ],
+            },
+          ],
+          [],
+          warm,
+        ),
+      3,
+    ),
+    'one flight, three rounds',
+  ],
 };
 
-console.log(JSON.stringify({ node: process.version, rows: Object.entries(rows).map(([name, [ms, note]]) => ({ name, medianMs: Number(ms.toPrecision(3)), ratio: Number((ms / lu).toPrecision(3)), note })) }, null, 2));
+console.log(
+  JSON.stringify(
+    {
+      node: process.version,
+      rows: Object.entries(rows).map(([name, [ms, note]]) => ({
+        name,
+        medianMs: Number(ms.toPrecision(3)),
+        ratio: Number((ms / lu).toPrecision(3)),
+        note,
+      })),
+    },
+    null,
+    2,
+  ),
+);

@@ -7,11 +7,13 @@ import { computePolar, missingPolars } from '../src/assess';
 import { bitternDocument } from '../src/demo';
 import { rememberPolar, type Polar } from '../src/section';
 
-const FOLDER = '.data', FILE = `${FOLDER}/test-polars.json`;
+const FOLDER = '.data',
+  FILE = `${FOLDER}/test-polars.json`;
 
 export function loadPolars(): void {
   if (!existsSync(FILE)) return;
-  for (const [key, polar] of Object.entries(JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Polar>)) rememberPolar(key, polar);
+  for (const [key, polar] of Object.entries(JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Polar>))
+    rememberPolar(key, polar);
 }
 
 /** Vitest's global set-up. */
@@ -19,7 +21,9 @@ export default function setup(): void {
   loadPolars();
   const missing = missingPolars(bitternDocument().design);
   if (missing.length === 0) return;
-  const all: Record<string, Polar> = existsSync(FILE) ? (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Polar>) : {};
+  const all: Record<string, Polar> = existsSync(FILE)
+    ? (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Polar>)
+    : {};
   for (const task of missing) all[task.key] = computePolar(task);
   mkdirSync(FOLDER, { recursive: true });
   writeFileSync(`${FILE}.new`, JSON.stringify(all));

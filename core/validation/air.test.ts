@@ -15,14 +15,17 @@ describe('standard atmosphere [USSA76]', () => {
     expect(isaPressure(H) / P).toBeCloseTo(1, 4);
     expect(airAt(H).density / rho).toBeCloseTo(1, 4);
   });
-  it('viscosity at 288.15 K is 1.7894e-5 Pa s (USSA76 table, from memory)', () => expect(sutherlandViscosity(288.15) / 1.7894e-5).toBeCloseTo(1, 3));
-  it('speed of sound at sea level is 340.294 m/s (USSA76)', () => expect(airAt(0).soundSpeed).toBeCloseTo(340.294, 2));
+  it('viscosity at 288.15 K is 1.7894e-5 Pa s (USSA76 table, from memory)', () =>
+    expect(sutherlandViscosity(288.15) / 1.7894e-5).toBeCloseTo(1, 3));
+  it('speed of sound at sea level is 340.294 m/s (USSA76)', () =>
+    expect(airAt(0).soundSpeed).toBeCloseTo(340.294, 2));
   it('45 degrees Celsius at sea level: density 1.110, stall 5 % faster (common practice)', () => {
     const hot = airAt(0, 318.15).density;
     expect(hot).toBeCloseTo(1.11, 2);
     expect(Math.sqrt(1.225 / hot)).toBeCloseTo(1.05, 2);
   });
-  it('density altitude is the altitude itself on a standard day', () => expect(airAt(1500).densityAltitude).toBeCloseTo(1500, 3));
+  it('density altitude is the altitude itself on a standard day', () =>
+    expect(airAt(1500).densityAltitude).toBeCloseTo(1500, 3));
   it('refuses what is outside, NaN included', () => {
     expect(() => isaTemperature(12000)).toThrow(/outside/);
     expect(() => airAt(Number.NaN)).toThrow();

@@ -3,25 +3,36 @@ import { G0 } from '../src/air';
 import { bestClimb, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../src/flight';
 import { flyLap, lapsInWindow } from '../src/mission';
 
-const LB = 0.45359237, FT = 0.3048;
+const LB = 0.45359237,
+  FT = 0.3048;
 
 /** Anderson, Introduction to Flight, the light propeller aircraft of ch. 6 (from memory): W 2950 lb, S 174 ft2, CD0 0.025, e 0.8, AR 7.37. */
 const light: PointModel = (() => {
-  const mass = 2950 * LB, area = 174 * FT * FT, density = 1.225;
-  const drag = (v: number, n = 1) => { const q = 0.5 * density * v * v; const cl = (n * mass * G0) / (q * area); return q * area * (0.025 + (cl * cl) / (Math.PI * 0.8 * 7.37)); };
+  const mass = 2950 * LB,
+    area = 174 * FT * FT,
+    density = 1.225;
+  const drag = (v: number, n = 1) => {
+    const q = 0.5 * density * v * v;
+    const cl = (n * mass * G0) / (q * area);
+    return q * area * (0.025 + (cl * cl) / (Math.PI * 0.8 * 7.37));
+  };
   return { mass, area, density, clMax: 3, drag, fullThrust: (v) => (0.8 * 230 * 745.7) / Math.max(v, 1) };
 })();
 
 describe('light propeller aircraft [Anderson, Introduction to Flight, ch. 6; from memory]', () => {
   it('greatest lift to drag is 13.6', () => expect(glide(light).ratio).toBeCloseTo(13.6, 1));
-  it('least power lies at the speed of least drag over 3^(1/4) (closed form)', () => { const g = glide(light); expect(g.speed / g.sinkSpeed).toBeCloseTo(3 ** 0.25, 2); });
-  it('top speed solves power available = power required: 265 ft/s within 3 %', () => expect(Math.abs(levelSpeed(light, light.fullThrust)! / FT / 265 - 1)).toBeLessThan(0.03));
+  it('least power lies at the speed of least drag over 3^(1/4) (closed form)', () => {
+    const g = glide(light);
+    expect(g.speed / g.sinkSpeed).toBeCloseTo(3 ** 0.25, 2);
+  });
+  it('top speed solves power available = power required: 265 ft/s within 3 %', () =>
+    expect(Math.abs(levelSpeed(light, light.fullThrust)! / FT / 265 - 1)).toBeLessThan(0.03));
   it('rate of climb is the closed form (P - 4 CD0 ...)/W at CL = sqrt(3 pi e AR CD0): 1498 ft/min (the book reads 1420 off its graph)', () => {
     const cl = Math.sqrt(3 * Math.PI * 0.8 * 7.37 * 0.025);
     const v = Math.sqrt((2 * light.mass * G0) / (light.density * light.area * cl));
     const rate = (0.8 * 230 * 745.7 - ((light.mass * G0 * 0.1) / cl) * v) / (light.mass * G0);
     expect(bestClimb(light).rate / rate).toBeCloseTo(1, 4);
-    expect(Math.abs((rate / FT) * 60 / 1498 - 1)).toBeLessThan(0.005);
+    expect(Math.abs(((rate / FT) * 60) / 1498 - 1)).toBeLessThan(0.005);
   });
 });
 
@@ -32,18 +43,43 @@ describe('facts of the trade (common practice)', () => {
   });
   it('7.62 m of run to 10 m/s is 0.67 g: constant force, no drag, no friction', () => {
     const a = 0.669 * G0;
-    const m: PointModel = { mass: 1, area: 1, density: 1.225, clMax: (2 * G0) / (1.225 * 100), drag: () => 0, fullThrust: () => a };
+    const m: PointModel = {
+      mass: 1,
+      area: 1,
+      density: 1.225,
+      clMax: (2 * G0) / (1.225 * 100),
+      drag: () => 0,
+      fullThrust: () => a,
+    };
     const r = groundRun(m, { friction: 0, wind: 0, liftOffFactor: 1, groundCl: 0, dragArea: 0 });
     expect(r.status === 'airborne' && r.distance).toBeCloseTo(7.62, 1);
   });
-  it('towing that cuts top speed from 105 to 72 at the same power has tripled the drag area', () => expect((105 / 72) ** 3).toBeCloseTo(3.1, 1));
+  it('towing that cuts top speed from 105 to 72 at the same power has tripled the drag area', () =>
+    expect((105 / 72) ** 3).toBeCloseTo(3.1, 1));
   it('head wind w shortens a constant-force run by (1 - w/V)^2 (closed form)', () => {
-    const m: PointModel = { mass: 1, area: 1, density: 1.225, clMax: (2 * G0) / (1.225 * 100), drag: () => 0, fullThrust: () => 5 };
-    const run = (wind: number) => { const r = groundRun(m, { friction: 0, wind, liftOffFactor: 1, groundCl: 0, dragArea: 0 }); return r.status === 'airborne' ? r.distance : NaN; };
+    const m: PointModel = {
+      mass: 1,
+      area: 1,
+      density: 1.225,
+      clMax: (2 * G0) / (1.225 * 100),
+      drag: () => 0,
+      fullThrust: () => 5,
+    };
+    const run = (wind: number) => {
+      const r = groundRun(m, { friction: 0, wind, liftOffFactor: 1, groundCl: 0, dragArea: 0 });
+      return r.status === 'airborne' ? r.distance : NaN;
+    };
     expect(run(4) / run(0)).toBeCloseTo(0.36, 2);
   });
-  it('thrust below friction never leaves the ground', () => expect(groundRun({ ...light, fullThrust: () => 10 }, { friction: 0.1, wind: 0, liftOffFactor: 1.1, groundCl: 0.3, dragArea: 0.4 }).status).toBe('never'));
-  it('no level speed when drag exceeds thrust everywhere', () => expect(levelSpeed(light, () => 100)).toBeNull());
+  it('thrust below friction never leaves the ground', () =>
+    expect(
+      groundRun(
+        { ...light, fullThrust: () => 10 },
+        { friction: 0.1, wind: 0, liftOffFactor: 1.1, groundCl: 0.3, dragArea: 0.4 },
+      ).status,
+    ).toBe('never'));
+  it('no level speed when drag exceeds thrust everywhere', () =>
+    expect(levelSpeed(light, () => 100)).toBeNull());
 });
 
 describe('laps', () => {
@@ -56,7 +92,8 @@ describe('laps', () => {
     expect(lap.energy).toBeCloseTo(1500 + 150 * lap.turnTime, 6);
   });
   it('wind always costs time: there and back at w is 1/(1 - (w/V)^2) longer', () => {
-    const t = (wind: number) => flyLap(course, { speed: 20, wind, bank: 0.8, straightPower: 1, turnPower: 1 }).straightTime;
+    const t = (wind: number) =>
+      flyLap(course, { speed: 20, wind, bank: 0.8, straightPower: 1, turnPower: 1 }).straightTime;
     expect(t(6) / t(0)).toBeCloseTo(1 / (1 - 0.09), 6);
     expect(t(25)).toBe(Infinity);
   });

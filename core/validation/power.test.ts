@@ -12,12 +12,20 @@ describe('motor, controller, pack', () => {
     const o = operate(drive, 0.7, 8);
     const source = drive.packResistance;
     const voc = 4 * openCircuit(0.5);
-    const vm = 0.7 * (voc - source * (0.7 * o.motorCurrent + drive.avionics) - (drive.escResistance + drive.wireResistance) * 0.7 * o.motorCurrent);
+    const vm =
+      0.7 *
+      (voc -
+        source * (0.7 * o.motorCurrent + drive.avionics) -
+        (drive.escResistance + drive.wireResistance) * 0.7 * o.motorCurrent);
     expect(o.omega).toBeCloseTo(drive.kv * (vm - o.motorCurrent * drive.motorResistance), 2);
     expect(o.torque).toBeCloseTo((o.motorCurrent - power.motor.noLoadCurrent) / drive.kv, 6);
   });
   it('a hand-solved case: stalled shaft draws V / (R + source) (Ohm)', () => {
-    const stiff = buildDrive({ ...power, avionicsCurrent: 0, propeller: { ...power.propeller, diameter: 2.9, pitch: 2.9 } }, 1.225e6, ones);
+    const stiff = buildDrive(
+      { ...power, avionicsCurrent: 0, propeller: { ...power.propeller, diameter: 2.9, pitch: 2.9 } },
+      1.225e6,
+      ones,
+    );
     const o = operate(stiff, 1, 0);
     const R = stiff.motorResistance + stiff.packResistance + stiff.escResistance + stiff.wireResistance;
     expect(o.motorCurrent / ((4 * openCircuit(0.5)) / R)).toBeCloseTo(1, 1);
@@ -25,11 +33,19 @@ describe('motor, controller, pack', () => {
   it('energy balance: pack power = shaft + copper + no-load + source losses + avionics', () => {
     const o = operate(drive, 1, 10);
     const voc = 4 * openCircuit(0.5);
-    const losses = o.current ** 2 * drive.packResistance + o.motorCurrent ** 2 * (drive.motorResistance + drive.escResistance + drive.wireResistance) + (power.motor.noLoadCurrent / drive.kv) * o.omega + drive.avionics * o.voltage;
+    const losses =
+      o.current ** 2 * drive.packResistance +
+      o.motorCurrent ** 2 * (drive.motorResistance + drive.escResistance + drive.wireResistance) +
+      (power.motor.noLoadCurrent / drive.kv) * o.omega +
+      drive.avionics * o.voltage;
     expect((o.shaftPower + losses) / (voc * o.current)).toBeCloseTo(1, 2);
   });
   it('the two ways of solving agree: thrust of a throttle, then throttle of that thrust', () => {
-    for (const [duty, v] of [[1, 0.01], [0.8, 12], [0.55, 6]]) {
+    for (const [duty, v] of [
+      [1, 0.01],
+      [0.8, 12],
+      [0.55, 6],
+    ]) {
       const o = operate(drive, duty, v);
       const back = operateForThrust(drive, o.thrust, v);
       expect(back.duty).toBeCloseTo(duty, 4);

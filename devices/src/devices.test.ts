@@ -24,12 +24,21 @@ describe('simulated GPS logger', () => {
     expect(Math.abs(got('lapTime').value / f.truth.lapTime - 1)).toBeLessThan(0.03);
     expect(r.remarks.join(' ')).toMatch(/repeated/);
   });
-  it('the flown aircraft is draggier than its drawing', () => { expect(DEMO_TRUTH.dragArea).toBeGreaterThan(1); expect(logFlight(doc, 'ferry', 1, 1, {}).truth.lapSpeed).toBeGreaterThan(logFlight(doc, 'ferry', 1, 1).truth.lapSpeed); });
+  it('the flown aircraft is draggier than its drawing', () => {
+    expect(DEMO_TRUTH.dragArea).toBeGreaterThan(1);
+    expect(logFlight(doc, 'ferry', 1, 1, {}).truth.lapSpeed).toBeGreaterThan(
+      logFlight(doc, 'ferry', 1, 1).truth.lapSpeed,
+    );
+  });
 });
 
 describe('simulated thrust stand', () => {
   const fit = `FIT ${JSON.stringify(doc.design.power)}`;
-  const ready = (seed = 4) => { const s = new ThrustStand(seed); s.command(fit); return s; };
+  const ready = (seed = 4) => {
+    const s = new ThrustStand(seed);
+    s.command(fit);
+    return s;
+  };
   it('speaks its protocol and refuses what is not in it', () => {
     const s = new ThrustStand(1);
     expect(s.command('HELLO')).toEqual(['STAND 1 rate=10']);
@@ -49,7 +58,16 @@ describe('simulated thrust stand', () => {
     expect(s.command('READ 3')).toHaveLength(4);
   });
   it('pulls less than computed, sags, warms, and is the same for a seed', () => {
-    const run = (seed: number) => { const s = ready(seed); s.command('TARE'); s.command('ARM'); s.command('THROTTLE 1'); return s.command('READ 60').slice(0, 60).map((l) => rowOf(l)!); };
+    const run = (seed: number) => {
+      const s = ready(seed);
+      s.command('TARE');
+      s.command('ARM');
+      s.command('THROTTLE 1');
+      return s
+        .command('READ 60')
+        .slice(0, 60)
+        .map((l) => rowOf(l)!);
+    };
     const rows = run(4);
     expect(run(4)).toEqual(rows);
     expect(rows[59][4]).toBeGreaterThan(8);
@@ -60,22 +78,55 @@ describe('simulated thrust stand', () => {
     const stand = await serveStand(0, { seed: 5 });
     try {
       const runs: BenchBody['runs'] = [];
-      for await (const e of runStand(stand.port, { power: doc.design.power, throttles: [0.4, 0.6, 0.8, 1], hold: 5, repeats: 3, tare: true })) { (runs[e.run] ??= { name: `run ${e.run + 1}`, kind: 'log', rows: [] }).rows.push(...e.rows); }
-      const r = reduceBench(doc.brief, doc.design, doc.calibration, { propeller: null, pack: null, runs, claim: { thrust: 16.5, current: 17, volts: 16 } }, 288.15);
+      for await (const e of runStand(stand.port, {
+        power: doc.design.power,
+        throttles: [0.4, 0.6, 0.8, 1],
+        hold: 5,
+        repeats: 3,
+        tare: true,
+      })) {
+        (runs[e.run] ??= { name: `run ${e.run + 1}`, kind: 'log', rows: [] }).rows.push(...e.rows);
+      }
+      const r = reduceBench(
+        doc.brief,
+        doc.design,
+        doc.calibration,
+        { propeller: null, pack: null, runs, claim: { thrust: 16.5, current: 17, volts: 16 } },
+        288.15,
+      );
       expect(Math.abs(r.fit!.thrust - STAND_TRUTH.thrust)).toBeLessThan(2 * r.fit!.sigma[0]);
       expect(Math.abs(r.fit!.torque - STAND_TRUTH.torque)).toBeLessThan(2 * r.fit!.sigma[1]);
       expect(Math.abs(r.fit!.loss - STAND_TRUTH.electricalLoss)).toBeLessThan(2 * r.fit!.sigma[2]);
-      expect(r.remarks.join(' ')).toMatch(/run 2: the scale read 0\.\d+ N with the motor stopped: a wrong tare/);
+      expect(r.remarks.join(' ')).toMatch(
+        /run 2: the scale read 0\.\d+ N with the motor stopped: a wrong tare/,
+      );
       expect(r.claims.join(' ')).toMatch(/Thrust: 16\.5 N claimed .* less/);
       expect(r.measurements.map((m) => m.quantity)).toEqual(['staticThrust', 'staticCurrent', 'staticRpm']);
-    } finally { await stand.close(); }
+    } finally {
+      await stand.close();
+    }
   });
   it('a stand that is not there, one that says no, and one of another kind are told apart', async () => {
-    const first = async (port: number, power: unknown) => { for await (const e of runStand(port, { power: power as never, throttles: [1], hold: 1, repeats: 1, tare: false })) return e; };
+    const first = async (port: number, power: unknown) => {
+      for await (const e of runStand(port, {
+        power: power as never,
+        throttles: [1],
+        hold: 1,
+        repeats: 1,
+        tare: false,
+      }))
+        return e;
+    };
     const stand = await serveStand(0, {});
     await expect(first(stand.port, {})).rejects.toThrow(/The stand says: what is to be fitted/);
     await stand.close();
     await expect(first(stand.port, doc.design.power)).rejects.toThrow(/does not answer/);
   });
-  it('throttle does not stay up when the caller hangs up', () => { const s = ready(); s.command('ARM'); s.command('THROTTLE 1'); s.command('STOP'); expect(s.command('THROTTLE 1')[0]).toMatch(/ERR not armed/); });
+  it('throttle does not stay up when the caller hangs up', () => {
+    const s = ready();
+    s.command('ARM');
+    s.command('THROTTLE 1');
+    s.command('STOP');
+    expect(s.command('THROTTLE 1')[0]).toMatch(/ERR not armed/);
+  });
 });

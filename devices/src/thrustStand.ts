@@ -10,10 +10,23 @@
  * What is on it differs from the data sheet by `truth`, which the person does not see. The clock is its own: it runs while read.
  */
 import { powerSchema, type Design } from '@skiametra/core/design';
-import { buildDrive, heatStep, motorLoss, operate, thermalOf, thrusterOf, type Drive, type HeatState } from '@skiametra/core/power';
+import {
+  buildDrive,
+  heatStep,
+  motorLoss,
+  operate,
+  thermalOf,
+  thrusterOf,
+  type Drive,
+  type HeatState,
+} from '@skiametra/core/power';
 import { normalFrom } from './random';
 
-export interface StandTruth { thrust: number; torque: number; electricalLoss: number }
+export interface StandTruth {
+  thrust: number;
+  torque: number;
+  electricalLoss: number;
+}
 
 /** As parts come: less thrust than computed, a little more torque, more loss. */
 export const STAND_TRUTH: StandTruth = { thrust: 0.93, torque: 1.04, electricalLoss: 1.15 };
@@ -33,7 +46,11 @@ export class ThrustStand {
   /** newtons that the scale shows with nothing pulling; wanders */ private zero: number;
   private tares = 0;
 
-  constructor(seed = 1, private readonly air: { density: number; temperature: number } = { density: 1.22, temperature: 288.15 }, private readonly truth: StandTruth = STAND_TRUTH) {
+  constructor(
+    seed = 1,
+    private readonly air: { density: number; temperature: number } = { density: 1.22, temperature: 288.15 },
+    private readonly truth: StandTruth = STAND_TRUTH,
+  ) {
     this.noise = normalFrom(seed);
     this.heat = { winding: air.temperature, case: air.temperature };
     this.zero = 0.12 + 0.05 * this.noise();
@@ -41,23 +58,40 @@ export class ThrustStand {
 
   /** @returns the lines it answers */
   command(line: string): string[] {
-    const [word, ...rest] = line.trim().split(/\s+/), text = line.trim().slice(word.length).trim();
+    const [word, ...rest] = line.trim().split(/\s+/),
+      text = line.trim().slice(word.length).trim();
     switch (word) {
-      case 'HELLO': return [`STAND 1 rate=${RATE}`];
-      case 'FIT': return this.fit(text);
-      case 'TARE': return this.tare();
-      case 'ARM': if (!this.drive) return ['ERR nothing is on the stand']; this.armed = true; return ['OK armed'];
-      case 'STOP': this.armed = false; this.throttle = 0; return ['OK stopped'];
-      case 'THROTTLE': return this.setThrottle(Number(rest[0]), rest.length);
-      case 'READ': return this.read(Number(rest[0]), rest.length);
-      default: return [`ERR no such command: ${word.slice(0, 20)}`];
+      case 'HELLO':
+        return [`STAND 1 rate=${RATE}`];
+      case 'FIT':
+        return this.fit(text);
+      case 'TARE':
+        return this.tare();
+      case 'ARM':
+        if (!this.drive) return ['ERR nothing is on the stand'];
+        this.armed = true;
+        return ['OK armed'];
+      case 'STOP':
+        this.armed = false;
+        this.throttle = 0;
+        return ['OK stopped'];
+      case 'THROTTLE':
+        return this.setThrottle(Number(rest[0]), rest.length);
+      case 'READ':
+        return this.read(Number(rest[0]), rest.length);
+      default:
+        return [`ERR no such command: ${word.slice(0, 20)}`];
     }
   }
 
   private fit(text: string): string[] {
     if (this.armed) return ['ERR disarm first: hands go near the propeller'];
     let data: unknown;
-    try { data = JSON.parse(text); } catch { return ['ERR FIT takes the power part of a design as JSON on one line']; }
+    try {
+      data = JSON.parse(text);
+    } catch {
+      return ['ERR FIT takes the power part of a design as JSON on one line'];
+    }
     const power = powerSchema.safeParse(data);
     if (!power.success) return ['ERR what is to be fitted is not complete'];
     this.drive = driveOf(power.data, this.air.density, this.truth);
@@ -83,15 +117,20 @@ export class ThrustStand {
   }
 
   private read(count: number, words: number): string[] {
-    if (words !== 1 || !(Number.isInteger(count) && count >= 1 && count <= MOST_ROWS)) return [`ERR READ takes a whole number from 1 to ${MOST_ROWS}`];
+    if (words !== 1 || !(Number.isInteger(count) && count >= 1 && count <= MOST_ROWS))
+      return [`ERR READ takes a whole number from 1 to ${MOST_ROWS}`];
     return [...Array.from({ length: count }, () => this.row()), 'END'];
   }
 
   private row(): string {
-    const dt = 1 / RATE, d = this.drive, n = this.noise;
+    const dt = 1 / RATE,
+      d = this.drive,
+      n = this.noise;
     this.clock += dt;
     this.zero += 0.0006 * n();
-    let volts = 0, amps = 0, thrust = 0;
+    let volts = 0,
+      amps = 0,
+      thrust = 0;
     if (d) {
       const o = operate(d, Math.max(this.throttle, 1e-6), 0, this.soc);
       const target = this.throttle > 0 ? o.omega : 0;
@@ -102,7 +141,13 @@ export class ThrustStand {
       volts = this.throttle > 0 ? o.voltage : d.pack.full - (1 - this.soc) * 0.5 * d.pack.series;
       thrust = this.throttle > 0 ? o.thrust * share * share : 0;
       this.soc = Math.max(0, this.soc - (amps * dt) / d.pack.charge);
-      this.heat = heatStep(thermalOf(d.motor), this.heat, this.throttle > 0 ? motorLoss(d, o) : { copper: 0, iron: 0 }, { temperature: this.air.temperature, speed: this.throttle > 0 ? 8 : 0 }, dt);
+      this.heat = heatStep(
+        thermalOf(d.motor),
+        this.heat,
+        this.throttle > 0 ? motorLoss(d, o) : { copper: 0, iron: 0 },
+        { temperature: this.air.temperature, speed: this.throttle > 0 ? 8 : 0 },
+        dt,
+      );
     }
     const gust = 1 + 0.012 * n();
     const f = (v: number, k: number) => (Math.abs(v) < 0.5 * 10 ** -k ? 0 : v).toFixed(k);
@@ -111,5 +156,13 @@ export class ThrustStand {
 }
 
 function driveOf(power: Design['power'], density: number, truth: StandTruth): Drive {
-  return { ...buildDrive(power, density, { thrust: truth.thrust, electricalLoss: truth.electricalLoss, capacity: 1, torque: truth.torque }, thrusterOf(power)), avionics: 0 };
+  return {
+    ...buildDrive(
+      power,
+      density,
+      { thrust: truth.thrust, electricalLoss: truth.electricalLoss, capacity: 1, torque: truth.torque },
+      thrusterOf(power),
+    ),
+    avionics: 0,
+  };
 }

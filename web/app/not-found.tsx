@@ -4,7 +4,9 @@ export default function NotFound() {
   return (
     <main style={{ padding: 40 }}>
       <h1>Nothing here</h1>
-      <p>The project or version may have been deleted. <Link href="/">All projects</Link></p>
+      <p>
+        The project or version may have been deleted. <Link href="/">All projects</Link>
+      </p>
     </main>
   );
 }

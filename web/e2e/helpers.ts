@@ -9,7 +9,8 @@ export async function stripNumber(page: Page, key: string): Promise<number> {
   return found ? Number(found[0]) : NaN;
 }
 
-export const saved = (page: Page) => expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved', { timeout: 20_000 });
+export const saved = (page: Page) =>
+  expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved', { timeout: 20_000 });
 
 export async function station(page: Page, name: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
@@ -40,6 +41,8 @@ export async function paste(page: Page, text: string): Promise<void> {
   await page.evaluate((t) => {
     const d = new DataTransfer();
     d.setData('text/plain', t);
-    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true }));
+    document.activeElement!.dispatchEvent(
+      new ClipboardEvent('paste', { clipboardData: d, bubbles: true, cancelable: true }),
+    );
   }, text);
 }

@@ -27,7 +27,9 @@ test('saves itself, survives a reload, undoes and redoes; units belong to the pe
   await expect(page.getByLabel('Strip length')).toHaveValue('30');
 });
 
-test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a number', async ({ page }) => {
+test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a number', async ({
+  page,
+}) => {
   await newProject(page, 'Hands', 'bittern');
   await page.getByLabel('Strip length').focus();
   await page.keyboard.press('ArrowUp');
@@ -48,11 +50,14 @@ test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('A station, a number, a loading').fill('tail volume');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog', { name: 'Why this number' })).toContainText('arm between quarter chords');
+  await expect(page.getByRole('dialog', { name: 'Why this number' })).toContainText(
+    'arm between quarter chords',
+  );
 });
 
 test('two windows on one version: the later save is told and both changes are kept', async ({ browser }) => {
-  const a = await (await browser.newContext()).newPage(), b = await (await browser.newContext()).newPage();
+  const a = await (await browser.newContext()).newPage(),
+    b = await (await browser.newContext()).newPage();
   const base = await newProject(a, 'Two windows', 'bittern');
   await b.goto(`${base}/brief`);
   await expect(b.getByLabel('Strip length')).toHaveValue('20');
@@ -77,7 +82,13 @@ test('export and import give the same project', async ({ page }) => {
   const id = /projects\/(\d+)/.exec(page.url())![1];
   const first = await (await page.request.get(`/api/projects/${id}/export`)).json();
   await page.goto('/');
-  await page.getByLabel('Project file').setInputFiles({ name: 'p.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(first)) });
+  await page
+    .getByLabel('Project file')
+    .setInputFiles({
+      name: 'p.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(first)),
+    });
   await expect(page).toHaveURL(/\/versions\/\d+\/brief/);
   const again = /projects\/(\d+)/.exec(page.url())![1];
   expect(again).not.toBe(id);
@@ -87,16 +98,44 @@ test('export and import give the same project', async ({ page }) => {
 const web = dirname(dirname(fileURLToPath(import.meta.url)));
 
 function serve(port: number): ChildProcess {
-  return spawn(process.execPath, [join(web, '../node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)], { cwd: web, stdio: 'ignore', detached: true, env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' } });
+  return spawn(
+    process.execPath,
+    [join(web, '../node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      cwd: web,
+      stdio: 'ignore',
+      detached: true,
+      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+    },
+  );
 }
 
 async function ready(port: number): Promise<void> {
-  await expect.poll(() => fetch(`http://127.0.0.1:${port}/api/health`).then((r) => r.ok, () => false), { timeout: 30_000 }).toBe(true);
+  await expect
+    .poll(
+      () =>
+        fetch(`http://127.0.0.1:${port}/api/health`).then(
+          (r) => r.ok,
+          () => false,
+        ),
+      { timeout: 30_000 },
+    )
+    .toBe(true);
 }
 
-const freePort = () => new Promise<number>((resolve) => { const s = net.createServer(); s.listen(0, '127.0.0.1', () => { const { port } = s.address() as net.AddressInfo; s.close(() => resolve(port)); }); });
+const freePort = () =>
+  new Promise<number>((resolve) => {
+    const s = net.createServer();
+    s.listen(0, '127.0.0.1', () => {
+      const { port } = s.address() as net.AddressInfo;
+      s.close(() => resolve(port));
+    });
+  });
 
-test('a server killed while typing loses nothing: the browser keeps it and saves when the server is back', async ({ page, baseURL }) => {
+test('a server killed while typing loses nothing: the browser keeps it and saves when the server is back', async ({
+  page,
+  baseURL,
+}) => {
   const address = (await newProject(page, 'Killed', 'bittern')).replace(baseURL!, '');
   const port = await freePort();
   let server = serve(port);
@@ -118,7 +157,9 @@ test('a server killed while typing loses nothing: the browser keeps it and saves
   process.kill(-server.pid!, 'SIGKILL');
   await type(page, 'Elevation', '88');
   await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline', { timeout: 20_000 });
-  await page.evaluate(() => { window.onbeforeunload = null; });
+  await page.evaluate(() => {
+    window.onbeforeunload = null;
+  });
   page.on('dialog', (d) => void d.accept());
   await page.goto('about:blank');
   server = serve(port);

@@ -6,11 +6,18 @@ test('another layout is drawn, balanced and undone in one step', async ({ page }
   test.setTimeout(240_000);
   await newProject(page, 'Layouts', 'plain');
   await station(page, 'Shape');
-  await expect(page.getByRole('region', { name: 'The stall' }).or(page.locator('section[aria-label="The stall"]')).first()).toContainText(/lets go first/, { timeout: 60_000 });
+  await expect(
+    page
+      .getByRole('region', { name: 'The stall' })
+      .or(page.locator('section[aria-label="The stall"]'))
+      .first(),
+  ).toContainText(/lets go first/, { timeout: 60_000 });
   await page.getByRole('button', { name: /Another layout/ }).click();
   await page.getByRole('button', { name: 'Draw it' }).nth(3).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText('Foreplane', { timeout: 60_000 });
-  await expect(page.locator('section[aria-label="The stall"]')).toContainText(/foreplane goes .* earlier/, { timeout: 120_000 });
+  await expect(page.locator('section[aria-label="The stall"]')).toContainText(/foreplane goes .* earlier/, {
+    timeout: 120_000,
+  });
   await expect.poll(() => stripNumber(page, 'staticMargin@loaded'), { timeout: 60_000 }).toBeGreaterThan(8);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByLabel('Part', { exact: true })).not.toContainText('Foreplane');
@@ -38,9 +45,15 @@ test('handles and table are one; the numbers follow', async ({ page }) => {
   await type(page, 'Twist, row 3', '99');
   await expect(page.getByText(/at most/).first()).toBeVisible();
   await page.keyboard.press('Escape');
-  const [pdf] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF 1:1' }).click()]);
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF 1:1' }).click(),
+  ]);
   expect(pdf.suggestedFilename()).toMatch(/three-views\.pdf$/);
-  const [stl] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'STL', exact: true }).click()]);
+  const [stl] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'STL', exact: true }).click(),
+  ]);
   expect(stl.suggestedFilename()).toMatch(/\.stl$/);
 });
 
@@ -79,12 +92,20 @@ test('a glider and a lift-and-cruise have their own numbers', async ({ page }) =
   await station(page, 'Power');
   await expect(page.getByText(/this is a glider/)).toBeVisible();
   await station(page, 'Balance');
-  await page.locator('.mantine-SegmentedControl-root').first().getByText('Ground, fit, built', { exact: true }).click();
+  await page
+    .locator('.mantine-SegmentedControl-root')
+    .first()
+    .getByText('Ground, fit, built', { exact: true })
+    .click();
   await expect(page.getByText(/Hands off it rolls/)).toBeVisible({ timeout: 30_000 });
   await page.goto('/');
   await page.getByRole('link', { name: /Crane/ }).first().click();
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 120_000 });
   await station(page, 'Balance');
-  await page.locator('.mantine-SegmentedControl-root').first().getByText('Ground, fit, built', { exact: true }).click();
+  await page
+    .locator('.mantine-SegmentedControl-root')
+    .first()
+    .getByText('Ground, fit, built', { exact: true })
+    .click();
   await expect(page.getByText(/Thrust to weight/)).toBeVisible({ timeout: 30_000 });
 });

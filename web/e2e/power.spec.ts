@@ -2,20 +2,32 @@
 import { expect, test } from '@playwright/test';
 import { newProject, saved, station, stripNumber, type } from './helpers';
 
-const tab = (page: import('@playwright/test').Page, name: string) => page.getByRole('radiogroup', { name: 'Part of the Power station' }).getByText(name, { exact: true }).click();
+const tab = (page: import('@playwright/test').Page, name: string) =>
+  page
+    .getByRole('radiogroup', { name: 'Part of the Power station' })
+    .getByText(name, { exact: true })
+    .click();
 
-test('a newcomer picks a drive, benches it, and the predictions move to what was measured', async ({ page }) => {
+test('a newcomer picks a drive, benches it, and the predictions move to what was measured', async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   const problems: string[] = [];
   page.on('pageerror', (e) => problems.push(e.message));
   await newProject(page, 'Another Bittern', 'bittern');
   await station(page, 'Power');
-  await expect(page.getByRole('region', { name: 'The drive as it is wired' }).or(page.getByLabel('The drive as it is wired'))).toContainText(/Nothing is near a limit|Weakest link/);
+  await expect(
+    page
+      .getByRole('region', { name: 'The drive as it is wired' })
+      .or(page.getByLabel('The drive as it is wired')),
+  ).toContainText(/Nothing is near a limit|Weakest link/);
 
   // every combination flown, one looked at, four at most side by side
   await tab(page, 'Choose');
   await page.getByRole('button', { name: /Fly all [\d,]+ combinations/ }).click();
-  await expect(page.getByRole('heading', { name: /\d+ stay in; \d+ that no other beats$/ })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: /\d+ stay in; \d+ that no other beats$/ })).toBeVisible({
+    timeout: 60_000,
+  });
   await expect(page.getByLabel('Why the others are out')).toContainText('propeller too large for the ground');
   const rows = page.getByRole('table', { name: 'Combinations that no other beats' }).getByRole('row');
   expect(await rows.count()).toBeGreaterThan(5);
@@ -31,7 +43,9 @@ test('a newcomer picks a drive, benches it, and the predictions move to what was
   // why another one is out
   await page.getByLabel('Propeller asked about').selectOption({ label: 'thin electric 16 × 8' });
   await page.getByLabel('Why is this one out').getByRole('button', { name: 'Look' }).click();
-  await expect(page.getByLabel('Why is this one out').getByRole('status')).toContainText(/larger than the \d+ mm that clears the ground/);
+  await expect(page.getByLabel('Why is this one out').getByRole('status')).toContainText(
+    /larger than the \d+ mm that clears the ground/,
+  );
 
   // the chain, with a link made too weak
   await tab(page, 'Drive');
@@ -54,16 +68,27 @@ test('a newcomer picks a drive, benches it, and the predictions move to what was
   await expect(page.getByLabel('What it says')).toContainText(/a wrong tare/);
   await type(page, 'Maker claims, thrust', '40 N');
   await expect(page.getByLabel('What it says')).toContainText(/Thrust: 40\.0 N claimed, .* less/);
-  const figure = page.getByRole('region', { name: 'Predicted and measured' }).or(page.getByLabel('Predicted and measured')).getByRole('button', { name: /Static thrust/ });
+  const figure = page
+    .getByRole('region', { name: 'Predicted and measured' })
+    .or(page.getByLabel('Predicted and measured'))
+    .getByRole('button', { name: /Static thrust/ });
   const before = Number(/([\d.]+) ?N/.exec(await figure.innerText())![1]);
-  const measured = Number(/half-full pack: ([\d.]+) N/.exec(await page.getByLabel('What it says').innerText())![1]);
+  const measured = Number(
+    /half-full pack: ([\d.]+) N/.exec(await page.getByLabel('What it says').innerText())![1],
+  );
   await page.getByRole('button', { name: /Update the model from \d+ test/ }).click();
-  await expect.poll(async () => Math.abs(Number(/([\d.]+) ?N/.exec(await figure.innerText())![1]) - measured), { timeout: 30_000 }).toBeLessThan(0.35 * Math.abs(before - measured));
+  await expect
+    .poll(async () => Math.abs(Number(/([\d.]+) ?N/.exec(await figure.innerText())![1]) - measured), {
+      timeout: 30_000,
+    })
+    .toBeLessThan(0.35 * Math.abs(before - measured));
   await saved(page);
   expect(problems).toEqual([]);
 });
 
-test('a stand’s file and a table by hand; nonsense is refused in a sentence and nothing is lost', async ({ page }) => {
+test('a stand’s file and a table by hand; nonsense is refused in a sentence and nothing is lost', async ({
+  page,
+}) => {
   await newProject(page, 'Bench by file', 'bittern');
   await station(page, 'Power');
   await tab(page, 'Bench');
@@ -71,7 +96,13 @@ test('a stand’s file and a table by hand; nonsense is refused in a sentence an
   const file = page.getByLabel('Bench file');
   await file.setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2') });
   await expect(page.getByText(/wrong\.csv was not taken\. Columns missing: throttle/)).toBeVisible();
-  await file.setInputFiles({ name: 'stand.csv', mimeType: 'text/csv', buffer: Buffer.from('throttle_%,volts,amps,thrust_g,rpm\n0,16.7,0,18,0\n50,16.5,3.2,400,4900\n75,16.3,8,830,7100\n100,16,17,1380,9150\n0,16.6,0,20,0') });
+  await file.setInputFiles({
+    name: 'stand.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'throttle_%,volts,amps,thrust_g,rpm\n0,16.7,0,18,0\n50,16.5,3.2,400,4900\n75,16.3,8,830,7100\n100,16,17,1380,9150\n0,16.6,0,20,0',
+    ),
+  });
   await expect(page.getByLabel('What it says')).toContainText(/stand\.csv: the scale read 0\.18 N/);
   await page.getByRole('button', { name: 'Type a table' }).click();
   await page.getByText('Readings of table 2').click();
@@ -92,18 +123,31 @@ test('a stand’s file and a table by hand; nonsense is refused in a sentence an
 test('rubber, hover, sun, supply and swaps of the demo projects', async ({ page }) => {
   test.setTimeout(150_000);
   await page.goto('/');
-  await page.getByRole('link', { name: /Reedbank hall/ }).first().click();
+  await page
+    .getByRole('link', { name: /Reedbank hall/ })
+    .first()
+    .click();
   await station(page, 'Power');
-  await expect(page.getByRole('heading', { name: /It meets the ceiling after/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: /It meets the ceiling after/ })).toBeVisible({
+    timeout: 30_000,
+  });
   await expect(page.getByRole('table', { name: 'Logged flights' }).getByRole('row')).toHaveCount(9);
   await page.getByRole('button', { name: 'Fly the usual changes on paper' }).click();
-  const back = page.getByLabel('What to try next').locator('div', { hasText: /^Wind to 92 %, let off \d+ turns/ }).last();
+  const back = page
+    .getByLabel('What to try next')
+    .locator('div', { hasText: /^Wind to 92 %, let off \d+ turns/ })
+    .last();
   await expect(back).toBeVisible({ timeout: 20_000 });
   await page.getByLabel('What to try next').getByRole('button', { name: 'Do it' }).first().click();
-  await expect(page.getByRole('heading', { name: /Up for .* highest 8\.\d+ m/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: /Up for .* highest 8\.\d+ m/ })).toBeVisible({
+    timeout: 20_000,
+  });
 
   await page.goto('/');
-  await page.getByRole('link', { name: /Marsh sampler/ }).first().click();
+  await page
+    .getByRole('link', { name: /Marsh sampler/ })
+    .first()
+    .click();
   await station(page, 'Power');
   await tab(page, 'Hover');
   await expect(page.getByLabel('Hover in words')).toContainText(/worst lift motor at 70 %/);
@@ -121,8 +165,15 @@ test('rubber, hover, sun, supply and swaps of the demo projects', async ({ page 
 
   await page.goto('/projects/1/versions/4/power');
   await tab(page, 'Supply and swaps');
-  await expect(page.getByLabel('What fails with what')).toContainText(/If the regulator in the controller fails/);
-  await page.getByRole('row', { name: /P2 11 × 5\.5/ }).or(page.getByRole('table', { name: 'Swap set' }).getByRole('row').nth(2)).first().getByRole('button', { name: 'What it does' }).click();
+  await expect(page.getByLabel('What fails with what')).toContainText(
+    /If the regulator in the controller fails/,
+  );
+  await page
+    .getByRole('row', { name: /P2 11 × 5\.5/ })
+    .or(page.getByRole('table', { name: 'Swap set' }).getByRole('row').nth(2))
+    .first()
+    .getByRole('button', { name: 'What it does' })
+    .click();
   await expect(page.getByText(/Fit P2 11 × 5\.5/)).toBeVisible({ timeout: 20_000 });
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Labels as PDF' }).click();

@@ -3,7 +3,8 @@ import pg from 'pg';
 import { prepareDatabase } from '../server/migrate';
 
 const url = process.env.DATABASE_URL;
-if (!url || !/browser|test/.test(new URL(url).pathname)) throw new Error('DATABASE_URL must name a database with “browser” or “test” in its name; it is emptied.');
+if (!url || !/browser|test/.test(new URL(url).pathname))
+  throw new Error('DATABASE_URL must name a database with “browser” or “test” in its name; it is emptied.');
 await prepareDatabase(url);
 const client = new pg.Client({ connectionString: url });
 await client.connect();

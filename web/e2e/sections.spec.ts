@@ -11,7 +11,15 @@ test('choosing a section: shelf, weights, comparison, pressure, templates', asyn
   await expect(row('NACA 2412').first().locator('strong')).not.toHaveText('–', { timeout: 120_000 });
   await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 150_000 });
   // weights choose: only spar depth and least moment bring a thick, then a symmetric section to the top
-  for (const w of ['Largest lift', 'Lift to drag', 'Low-drag range', 'Small moment', 'Flat bottom', 'Forgives building']) await type(page, w, '0');
+  for (const w of [
+    'Largest lift',
+    'Lift to drag',
+    'Low-drag range',
+    'Small moment',
+    'Flat bottom',
+    'Forgives building',
+  ])
+    await type(page, w, '0');
   await expect(page.getByText(/NACA 2415 leads|NACA 4415 leads/)).toBeVisible();
   await type(page, 'Spar depth', '0');
   await type(page, 'Flat bottom', '5');
@@ -23,9 +31,17 @@ test('choosing a section: shelf, weights, comparison, pressure, templates', asyn
   await page.getByLabel('Compare NACA 6409').check();
   await page.locator('.mantine-SegmentedControl-root').getByText('Compare').click();
   await expect(page.getByRole('img', { name: /Outlines of NACA 4412, NACA 6409/ })).toBeVisible();
-  await page.getByLabel('Measured polar file').setInputFiles({ name: 'tunnel.csv', mimeType: 'text/csv', buffer: Buffer.from('alpha,cl,cd\n0,0.41,0.012\n4,0.86,0.014\n') });
+  await page
+    .getByLabel('Measured polar file')
+    .setInputFiles({
+      name: 'tunnel.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('alpha,cl,cd\n0,0.41,0.012\n4,0.86,0.014\n'),
+    });
   await expect(page.getByText('● tunnel, 2 points')).toBeVisible();
-  await page.getByLabel('Measured polar file').setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('speed,rpm\n1,2\n') });
+  await page
+    .getByLabel('Measured polar file')
+    .setInputFiles({ name: 'wrong.csv', mimeType: 'text/csv', buffer: Buffer.from('speed,rpm\n1,2\n') });
   await expect(page.getByRole('alert').filter({ hasText: 'Nothing was taken' })).toBeVisible();
   // pressure
   await page.locator('.mantine-SegmentedControl-root').getByText('Pressure').click();
@@ -36,9 +52,15 @@ test('choosing a section: shelf, weights, comparison, pressure, templates', asyn
   await page.locator('.mantine-SegmentedControl-root').getByText('Templates').click();
   await page.getByLabel('Template of').selectOption({ label: 'All ribs of the wing' });
   await expect(page.getByText(/9 pieces on/)).toBeVisible();
-  const [pdf] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF, all sheets' }).click()]);
+  const [pdf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PDF, all sheets' }).click(),
+  ]);
   expect(pdf.suggestedFilename()).toMatch(/\.pdf$/);
-  const [dxf] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'DXF' }).click()]);
+  const [dxf] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'DXF' }).click(),
+  ]);
   expect(dxf.suggestedFilename()).toMatch(/\.dxf$/);
   await saved(page);
 });
@@ -61,6 +83,9 @@ test('a folded card and an indoor film section, entered as a newcomer would', as
   await page.getByLabel('Shape', { exact: true }).selectOption('film');
   await type(page, 'Camber', '7 %');
   await page.locator('.mantine-SegmentedControl-root').getByText('Shelf').click();
-  await expect(page.getByRole('row').filter({ hasText: 'Film on ribs · in the design' })).toContainText('rough', { timeout: 120_000 });
+  await expect(page.getByRole('row').filter({ hasText: 'Film on ribs · in the design' })).toContainText(
+    'rough',
+    { timeout: 120_000 },
+  );
   await saved(page);
 });

@@ -7,7 +7,10 @@ test('from the brief to the next version', async ({ page }) => {
   const problems: string[] = [];
   page.on('pageerror', (e) => problems.push(e.message));
   await page.goto('/');
-  await page.getByRole('link', { name: /Fenland Relay/ }).first().click();
+  await page
+    .getByRole('link', { name: /Fenland Relay/ })
+    .first()
+    .click();
 
   // brief: what is asked, and what the prediction says to it
   await expect(page.getByRole('table', { name: 'Requirements' })).toBeVisible();
@@ -29,7 +32,10 @@ test('from the brief to the next version', async ({ page }) => {
   await station(page, 'Balance');
   await expect(page.getByText(/tail-heavy/).first()).toBeVisible();
   const margin = await stripNumber(page, 'staticMargin@tubes-8');
-  await page.getByRole('button', { name: /Move the battery .* forward/ }).first().click();
+  await page
+    .getByRole('button', { name: /Move the battery .* forward/ })
+    .first()
+    .click();
   await expect.poll(() => stripNumber(page, 'staticMargin@tubes-8')).toBeGreaterThan(margin + 1);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(() => stripNumber(page, 'staticMargin@tubes-8')).toBeCloseTo(margin, 1);
@@ -49,7 +55,9 @@ test('from the brief to the next version', async ({ page }) => {
   await station(page, 'Test');
   await expect(page.getByText('Stop line', { exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'It was flown: record it' })).toBeDisabled();
-  await page.getByLabel('Reason to fly past the stop line').fill('Gentle laps only, bank under 30 degrees, over water');
+  await page
+    .getByLabel('Reason to fly past the stop line')
+    .fill('Gentle laps only, bank under 30 degrees, over water');
   await page.getByLabel('Reason to fly past the stop line').press('Enter');
   for (const box of await page.getByRole('checkbox').all()) await box.check();
   await page.getByRole('button', { name: 'Sign the list' }).click();
@@ -78,7 +86,9 @@ test('from the brief to the next version', async ({ page }) => {
   await page.getByRole('dialog').getByRole('button', { name: 'Make it' }).click();
 
   // version 2 against version 1
-  await expect(page.getByRole('heading', { name: /Bittern 2 against Bittern 1/ })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: /Bittern 2 against Bittern 1/ })).toBeVisible({
+    timeout: 30_000,
+  });
   const table = page.getByRole('table', { name: 'Comparison of versions' });
   await expect(table).toContainText('Static margin', { timeout: 30_000 });
   await expect(table).toContainText(/items › battery/);

@@ -31,7 +31,9 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   await page.getByLabel('NACA 4-digit', { exact: true }).fill('9');
   await page.getByRole('button', { name: 'Use', exact: true }).click();
   await expect(page.getByText(/four digits; the section stays/)).toBeVisible();
-  await page.getByLabel('Section file').setInputFiles({ name: 'big.dat', mimeType: 'text/plain', buffer: Buffer.alloc(300_000, 'x') });
+  await page
+    .getByLabel('Section file')
+    .setInputFiles({ name: 'big.dat', mimeType: 'text/plain', buffer: Buffer.alloc(300_000, 'x') });
   await expect(page.getByText(/larger than 200 kB/)).toBeVisible();
 
   await station(page, 'Balance');
@@ -50,9 +52,15 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   await page.getByRole('button', { name: 'Plan a flight' }).click();
   await page.locator('#card-loading').selectOption('ferry');
   await page.getByRole('button', { name: 'It was flown: record it' }).click();
-  await page.getByLabel('Log file').setInputFiles({ name: 'odd.csv', mimeType: 'text/csv', buffer: Buffer.from('time,volts\n1,2\n2,3\n') });
-  await expect(page.getByText(/odd.csv was not taken. Columns missing: east, north, height, amps/)).toBeVisible();
-  await page.getByLabel('Log file').setInputFiles({ name: 'rubbish.csv', mimeType: 'text/csv', buffer: Buffer.alloc(10_000_000, 'q') });
+  await page
+    .getByLabel('Log file')
+    .setInputFiles({ name: 'odd.csv', mimeType: 'text/csv', buffer: Buffer.from('time,volts\n1,2\n2,3\n') });
+  await expect(
+    page.getByText(/odd.csv was not taken. Columns missing: east, north, height, amps/),
+  ).toBeVisible();
+  await page
+    .getByLabel('Log file')
+    .setInputFiles({ name: 'rubbish.csv', mimeType: 'text/csv', buffer: Buffer.alloc(10_000_000, 'q') });
   await expect(page.getByText(/rubbish.csv is larger than 8 MB/)).toBeVisible();
   await page.getByLabel(/Timed laps/).fill('26.1 twenty');
   await page.getByLabel(/Timed laps/).press('Enter');
@@ -62,14 +70,19 @@ test('fields, formulas, sections and logs', async ({ page }) => {
 
 test('project files', async ({ page }) => {
   await page.goto('/');
-  const open = (name: string, text: string) => page.getByLabel('Project file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  const open = (name: string, text: string) =>
+    page
+      .getByLabel('Project file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await open('newer.json', '{"format":"skiametra-project","schemaVersion":42}');
   await expect(page.getByText(/newer Skiametra/)).toBeVisible();
   await open('cut.json', '{"format":"skiametra-pro');
   await expect(page.getByText(/cut short/)).toBeVisible();
   // a hand-edited export
   const href = await page.getByRole('link', { name: 'Export' }).first().getAttribute('href');
-  const file = (await (await page.request.get(href!)).json()) as { versions: { document: { design: { power: { motor: { kv: unknown } } } } }[] };
+  const file = (await (await page.request.get(href!)).json()) as {
+    versions: { document: { design: { power: { motor: { kv: unknown } } } } }[];
+  };
   file.versions[0].document.design.power.motor.kv = 'fast';
   await open('edited.json', JSON.stringify(file));
   await expect(page.getByText(/damaged or was edited by hand.*kv/)).toBeVisible();

@@ -1,12 +1,33 @@
 'use client';
 /** A chart with axis names and units, a crosshair reading, PNG and CSV downloads, and the table behind it. */
-import { Chart, Filler, Legend, LinearScale, LineController, LineElement, PointElement, ScatterController, Tooltip, type ChartDataset, type Plugin } from 'chart.js';
+import {
+  Chart,
+  Filler,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+  type ChartDataset,
+  type Plugin,
+} from 'chart.js';
 import { useComputedColorScheme } from '@mantine/core';
 import { useEffect, useRef } from 'react';
 import { formatNumber, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
 import { useWorkspace } from './workspace/useWorkspace';
 
-Chart.register(LineController, ScatterController, LineElement, PointElement, LinearScale, Tooltip, Legend, Filler);
+Chart.register(
+  LineController,
+  ScatterController,
+  LineElement,
+  PointElement,
+  LinearScale,
+  Tooltip,
+  Legend,
+  Filler,
+);
 
 export interface Series {
   name: string;
@@ -21,15 +42,24 @@ export interface Series {
 
 export interface ChartProps {
   title: string;
-  xName: string; xKind: KindName;
-  yName: string; yKind: KindName;
+  xName: string;
+  xKind: KindName;
+  yName: string;
+  yKind: KindName;
   series: readonly Series[];
   /** the operating point */ at?: { x: number; y: number; name: string } | null;
   height?: number;
   yFromZero?: boolean;
 }
 
-const LOOKS = { predicted: '--predicted', measured: '--measured', asked: '--asked', ghost: '--ghost', ink: '--ink', second: '--look' } as const;
+const LOOKS = {
+  predicted: '--predicted',
+  measured: '--measured',
+  asked: '--asked',
+  ghost: '--ghost',
+  ink: '--ink',
+  second: '--look',
+} as const;
 const css = (el: Element, name: string) => getComputedStyle(el).getPropertyValue(name).trim();
 
 /** Thin vertical line at the hovered place. */
@@ -52,7 +82,13 @@ const crosshair: Plugin<'line'> = {
 
 type Point = { x: number; y: number };
 
-function datasets(el: Element, series: readonly Series[], cx: (v: number) => number, cy: (v: number) => number, at: ChartProps['at']): ChartDataset<'line', Point[]>[] {
+function datasets(
+  el: Element,
+  series: readonly Series[],
+  cx: (v: number) => number,
+  cy: (v: number) => number,
+  at: ChartProps['at'],
+): ChartDataset<'line', Point[]>[] {
   const out: ChartDataset<'line', Point[]>[] = [];
   for (const s of series) {
     const colour = css(el, LOOKS[s.look]);
@@ -60,24 +96,70 @@ function datasets(el: Element, series: readonly Series[], cx: (v: number) => num
     if (s.sigma?.some((v) => v > 0)) {
       const soft = css(el, '--predicted-soft');
       const edge = (sign: number) => s.x.map((x, i) => ({ x: cx(x), y: cy(s.y[i] + sign * s.sigma![i]) }));
-      out.push({ label: `band:${s.name}`, data: edge(1), borderWidth: 0, pointRadius: 0, pointHitRadius: 0, fill: false });
-      out.push({ label: `band:${s.name}`, data: edge(-1), borderWidth: 0, pointRadius: 0, pointHitRadius: 0, fill: '-1', backgroundColor: soft });
+      out.push({
+        label: `band:${s.name}`,
+        data: edge(1),
+        borderWidth: 0,
+        pointRadius: 0,
+        pointHitRadius: 0,
+        fill: false,
+      });
+      out.push({
+        label: `band:${s.name}`,
+        data: edge(-1),
+        borderWidth: 0,
+        pointRadius: 0,
+        pointHitRadius: 0,
+        fill: '-1',
+        backgroundColor: soft,
+      });
     }
     out.push({
-      label: s.name, data: line, borderColor: colour, backgroundColor: s.look === 'predicted' && (s.marks || s.joined) ? css(el, '--paper') : colour, showLine: !s.marks, borderWidth: s.marks ? 1.6 : 1.8,
-      pointRadius: s.small ? 1.6 : s.marks || s.joined ? 4.5 : 0, pointHoverRadius: s.marks || s.joined ? 5.5 : 3, pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle', pointBorderColor: colour, pointBorderWidth: 1.6,
-      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined, tension: s.joined ? 0 : 0.15,
+      label: s.name,
+      data: line,
+      borderColor: colour,
+      backgroundColor: s.look === 'predicted' && (s.marks || s.joined) ? css(el, '--paper') : colour,
+      showLine: !s.marks,
+      borderWidth: s.marks ? 1.6 : 1.8,
+      pointRadius: s.small ? 1.6 : s.marks || s.joined ? 4.5 : 0,
+      pointHoverRadius: s.marks || s.joined ? 5.5 : 3,
+      pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle',
+      pointBorderColor: colour,
+      pointBorderWidth: 1.6,
+      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined,
+      tension: s.joined ? 0 : 0.15,
     });
   }
-  if (at) out.push({ label: at.name, data: [{ x: cx(at.x), y: cy(at.y) }], pointRadius: 6, pointStyle: 'rectRot', borderColor: css(el, '--predicted'), backgroundColor: css(el, '--paper'), borderWidth: 2, showLine: false });
+  if (at)
+    out.push({
+      label: at.name,
+      data: [{ x: cx(at.x), y: cy(at.y) }],
+      pointRadius: 6,
+      pointStyle: 'rectRot',
+      borderColor: css(el, '--predicted'),
+      backgroundColor: css(el, '--paper'),
+      borderWidth: 2,
+      showLine: false,
+    });
   return out;
 }
 
-export function ChartFrame({ title, xName, xKind, yName, yKind, series, at, height = 260, yFromZero }: ChartProps) {
+export function ChartFrame({
+  title,
+  xName,
+  xKind,
+  yName,
+  yKind,
+  series,
+  at,
+  height = 260,
+  yFromZero,
+}: ChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line', Point[]> | null>(null);
   const units = useWorkspace((w) => w.units);
-  const xu = shownUnit(xKind, units), yu = shownUnit(yKind, units);
+  const xu = shownUnit(xKind, units),
+    yu = shownUnit(yKind, units);
   const scheme = useComputedColorScheme('light');
   const drawn = JSON.stringify([series, at, xu, yu, xName, yName]);
   const named = (n: string, u: string) => (unitLabel(u) ? `${n} [${unitLabel(u)}]` : n);
@@ -85,24 +167,61 @@ export function ChartFrame({ title, xName, xKind, yName, yKind, series, at, heig
   useEffect(() => {
     const el = canvas.current;
     if (!el) return;
-    const ink = css(el, '--ink-2'), hair = css(el, '--hair');
-    const axis = (name: string, fromZero: boolean) => ({ type: 'linear' as const, beginAtZero: fromZero, title: { display: true, text: name, color: ink, font: { size: 11 } }, ticks: { color: ink, font: { size: 10.5 }, maxTicksLimit: 8 }, grid: { color: hair, lineWidth: 0.6 }, border: { color: hair } });
-    const data = datasets(el, series, (v) => toShown(v, xu), (v) => toShown(v, yu), at);
+    const ink = css(el, '--ink-2'),
+      hair = css(el, '--hair');
+    const axis = (name: string, fromZero: boolean) => ({
+      type: 'linear' as const,
+      beginAtZero: fromZero,
+      title: { display: true, text: name, color: ink, font: { size: 11 } },
+      ticks: { color: ink, font: { size: 10.5 }, maxTicksLimit: 8 },
+      grid: { color: hair, lineWidth: 0.6 },
+      border: { color: hair },
+    });
+    const data = datasets(
+      el,
+      series,
+      (v) => toShown(v, xu),
+      (v) => toShown(v, yu),
+      at,
+    );
     if (chart.current) chart.current.destroy();
     chart.current = new Chart<'line', Point[]>(el, {
       type: 'line',
       data: { datasets: data },
       plugins: [crosshair],
       options: {
-        responsive: true, maintainAspectRatio: false, animation: false, interaction: { mode: 'nearest', axis: 'x', intersect: false },
+        responsive: true,
+        maintainAspectRatio: false,
+        animation: false,
+        interaction: { mode: 'nearest', axis: 'x', intersect: false },
         scales: { x: axis(named(xName, xu), false), y: axis(named(yName, yu), yFromZero ?? false) },
         plugins: {
-          legend: { position: 'bottom', align: 'start', labels: { color: ink, boxWidth: 18, boxHeight: 1, font: { size: 11 }, usePointStyle: false, filter: (i) => !i.text.startsWith('band:') } },
-          tooltip: { filter: (i) => !i.dataset.label?.startsWith('band:'), callbacks: { title: (i) => (i[0] ? `${xName} ${formatNumber(i[0].parsed.x ?? 0, 4)} ${unitLabel(xu)}` : ''), label: (i) => `${i.dataset.label}: ${formatNumber(i.parsed.y ?? 0, 4)} ${unitLabel(yu)}` } },
+          legend: {
+            position: 'bottom',
+            align: 'start',
+            labels: {
+              color: ink,
+              boxWidth: 18,
+              boxHeight: 1,
+              font: { size: 11 },
+              usePointStyle: false,
+              filter: (i) => !i.text.startsWith('band:'),
+            },
+          },
+          tooltip: {
+            filter: (i) => !i.dataset.label?.startsWith('band:'),
+            callbacks: {
+              title: (i) => (i[0] ? `${xName} ${formatNumber(i[0].parsed.x ?? 0, 4)} ${unitLabel(xu)}` : ''),
+              label: (i) => `${i.dataset.label}: ${formatNumber(i.parsed.y ?? 0, 4)} ${unitLabel(yu)}`,
+            },
+          },
         },
       },
     });
-    return () => { chart.current?.destroy(); chart.current = null; };
+    return () => {
+      chart.current?.destroy();
+      chart.current = null;
+    };
     // drawn again only when what it shows changes: `drawn` is the content of series and axes
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [drawn, scheme]);
@@ -114,23 +233,56 @@ export function ChartFrame({ title, xName, xKind, yName, yKind, series, at, heig
     a.click();
   };
   const csv = () => {
-    const rows = [['series', named(xName, xu), named(yName, yu)], ...series.flatMap((s) => s.x.map((x, i) => [`"${s.name}"`, toShown(x, xu), toShown(s.y[i], yu)]))];
-    save(URL.createObjectURL(new Blob([rows.map((r) => r.join(',')).join('\n')], { type: 'text/csv' })), 'csv');
+    const rows = [
+      ['series', named(xName, xu), named(yName, yu)],
+      ...series.flatMap((s) => s.x.map((x, i) => [`"${s.name}"`, toShown(x, xu), toShown(s.y[i], yu)])),
+    ];
+    save(
+      URL.createObjectURL(new Blob([rows.map((r) => r.join(',')).join('\n')], { type: 'text/csv' })),
+      'csv',
+    );
   };
 
   return (
     <figure className="chartframe" style={{ margin: 0 }}>
       <div className="chartbar">
         <h2>{title}</h2>
-        <button type="button" onClick={() => chart.current && save(chart.current.toBase64Image(), 'png')}>PNG</button>
-        <button type="button" onClick={csv}>CSV</button>
+        <button type="button" onClick={() => chart.current && save(chart.current.toBase64Image(), 'png')}>
+          PNG
+        </button>
+        <button type="button" onClick={csv}>
+          CSV
+        </button>
       </div>
-      <div className="chart" style={{ height }}><canvas ref={canvas} role="img" aria-label={`${title}: ${yName} against ${xName}. The numbers are in the table below.`} /></div>
+      <div className="chart" style={{ height }}>
+        <canvas
+          ref={canvas}
+          role="img"
+          aria-label={`${title}: ${yName} against ${xName}. The numbers are in the table below.`}
+        />
+      </div>
       <details className="behind">
         <summary>Numbers</summary>
         <div style={{ maxHeight: 220, overflow: 'auto' }}>
-          <table className="sheet"><thead><tr><th>Series</th><th className="num">{named(xName, xu)}</th><th className="num">{named(yName, yu)}</th></tr></thead>
-            <tbody>{series.flatMap((s) => s.x.map((x, i) => <tr key={`${s.name}-${i}`}><td>{s.name}</td><td className="num">{formatNumber(toShown(x, xu), 4)}</td><td className="num">{formatNumber(toShown(s.y[i], yu), 4)}</td></tr>))}</tbody>
+          <table className="sheet">
+            <thead>
+              <tr>
+                <th>Series</th>
+                <th className="num">{named(xName, xu)}</th>
+                <th className="num">{named(yName, yu)}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {series.flatMap((s) =>
+                s.x.map((x, i) => (
+                  <tr key={`${s.name}-${i}`}>
+                    <td>{s.name}</td>
+                    <td className="num">{formatNumber(toShown(x, xu), 4)}</td>
+                    <td className="num">{formatNumber(toShown(s.y[i], yu), 4)}</td>
+                  </tr>
+                )),
+              )}
+            </tbody>
           </table>
         </div>
       </details>

@@ -10,17 +10,40 @@ export function ConflictDialog() {
   const open = s.status === 'conflict' || s.status === 'test-conflict';
   const choose = (c: 'merge' | 'mine' | 'theirs') => {
     const left = settle(c);
-    if (c === 'merge') notifications.show({ title: 'Merged', message: left.length ? `Both sides had changed: ${left.join(', ')}. Yours was used there.` : 'No number was changed on both sides.' });
+    if (c === 'merge')
+      notifications.show({
+        title: 'Merged',
+        message: left.length
+          ? `Both sides had changed: ${left.join(', ')}. Yours was used there.`
+          : 'No number was changed on both sides.',
+      });
   };
   return (
-    <Modal opened={open} onClose={() => undefined} withCloseButton={false} centered title={<b>Changed in another window</b>}>
-      <p style={{ marginTop: 0 }}>{s.status === 'test-conflict' ? 'This test' : 'This version'} was saved from another window since you opened it. Your changes are still here and nothing was overwritten.</p>
+    <Modal
+      opened={open}
+      onClose={() => undefined}
+      withCloseButton={false}
+      centered
+      title={<b>Changed in another window</b>}
+    >
+      <p style={{ marginTop: 0 }}>
+        {s.status === 'test-conflict' ? 'This test' : 'This version'} was saved from another window since you
+        opened it. Your changes are still here and nothing was overwritten.
+      </p>
       <Group>
-        <Button onClick={() => choose('merge')} data-autofocus>Merge both</Button>
-        <Button variant="default" onClick={() => choose('mine')}>Keep mine</Button>
-        <Button variant="default" onClick={() => choose('theirs')}>Take theirs</Button>
+        <Button onClick={() => choose('merge')} data-autofocus>
+          Merge both
+        </Button>
+        <Button variant="default" onClick={() => choose('mine')}>
+          Keep mine
+        </Button>
+        <Button variant="default" onClick={() => choose('theirs')}>
+          Take theirs
+        </Button>
       </Group>
-      <p className="dim" style={{ marginBottom: 0 }}>What is replaced can be brought back with Undo, and stays among the saved revisions.</p>
+      <p className="dim" style={{ marginBottom: 0 }}>
+        What is replaced can be brought back with Undo, and stays among the saved revisions.
+      </p>
     </Modal>
   );
 }

@@ -9,15 +9,39 @@ const WORD = { stop: 'Stop', look: 'Needs a look', ask: 'Is that meant' } as con
 /** Warnings as sentences, each with the button that mends it where there is one. */
 export function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string }) {
   const edit = useWorkspace((w) => w.edit);
-  if (findings.length === 0) return empty ? <p className="dim" style={{ margin: 0 }}>{empty}</p> : null;
+  if (findings.length === 0)
+    return empty ? (
+      <p className="dim" style={{ margin: 0 }}>
+        {empty}
+      </p>
+    ) : null;
   return (
     <div role="list" aria-label="Findings">
       {findings.map((f, i) => (
         <div key={i} role="listitem" className={`finding ${f.severity}`}>
-          <span className="sev" title={WORD[f.severity]}><span aria-hidden="true">{SIGN[f.severity]}</span><span className="vh">{WORD[f.severity]}: </span></span>
+          <span className="sev" title={WORD[f.severity]}>
+            <span aria-hidden="true">{SIGN[f.severity]}</span>
+            <span className="vh">{WORD[f.severity]}: </span>
+          </span>
           <div style={{ flex: 1 }}>
             <div>{f.sentence}</div>
-            {f.fix && <Button mt={6} variant="light" onClick={() => edit({ type: 'apply', changes: f.fix!.changes.map((c) => ({ path: `document.design.${c.path}`, value: c.value })) })}>{f.fix.label}</Button>}
+            {f.fix && (
+              <Button
+                mt={6}
+                variant="light"
+                onClick={() =>
+                  edit({
+                    type: 'apply',
+                    changes: f.fix!.changes.map((c) => ({
+                      path: `document.design.${c.path}`,
+                      value: c.value,
+                    })),
+                  })
+                }
+              >
+                {f.fix.label}
+              </Button>
+            )}
           </div>
         </div>
       ))}

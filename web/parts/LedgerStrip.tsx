@@ -11,9 +11,22 @@ export function LedgerStrip() {
   const busy = useWorkspace((w) => w.ledger === null || w.polarWork !== null);
   return (
     <div className="strip" role="group" aria-label="Ledger strip" aria-busy={busy}>
-      {watch.map((k) => <Cell key={k} watched={k} />)}
-      {work && <div className="stripwork" role="status"><span>Computing sections: {work.done} of {work.total} polars; the numbers follow.</span><progress value={work.done} max={work.total} aria-label="Section polars computed" /></div>}
-      {watch.length === 0 && <div style={{ padding: 12 }} className="dim">Choose up to eight numbers to watch in the Brief.</div>}
+      {watch.map((k) => (
+        <Cell key={k} watched={k} />
+      ))}
+      {work && (
+        <div className="stripwork" role="status">
+          <span>
+            Computing sections: {work.done} of {work.total} polars; the numbers follow.
+          </span>
+          <progress value={work.done} max={work.total} aria-label="Section polars computed" />
+        </div>
+      )}
+      {watch.length === 0 && (
+        <div style={{ padding: 12 }} className="dim">
+          Choose up to eight numbers to watch in the Brief.
+        </div>
+      )}
     </div>
   );
 }
@@ -26,11 +39,31 @@ function Cell({ watched }: { watched: string }) {
   const { def, marks, broken } = useMarks(id, state);
   const name = def?.name ?? id;
   const where = loadings.find((l) => l.id === state)?.name;
-  const v = def && marks.predicted ? valueText(marks.predicted.value, kindAt(def.kind, marks.predicted.value), units) : { value: '–', unit: '' };
+  const v =
+    def && marks.predicted
+      ? valueText(marks.predicted.value, kindAt(def.kind, marks.predicted.value), units)
+      : { value: '–', unit: '' };
   return (
-    <button type="button" onClick={() => setWhy({ id, state })} title={`${name}${where ? `, ${where}` : ''}`} data-watch={watched}>
-      <div className="label">{name}{where ? ` · ${where}` : ''}</div>
-      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>{v.value}<span className="dim" style={{ fontSize: '0.7rem' }}> {v.unit}{def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}` : ''}</span></div>
+    <button
+      type="button"
+      onClick={() => setWhy({ id, state })}
+      title={`${name}${where ? `, ${where}` : ''}`}
+      data-watch={watched}
+    >
+      <div className="label">
+        {name}
+        {where ? ` · ${where}` : ''}
+      </div>
+      <div className="value num" style={{ color: broken ? 'var(--stop)' : undefined }}>
+        {v.value}
+        <span className="dim" style={{ fontSize: '0.7rem' }}>
+          {' '}
+          {v.unit}
+          {def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma)
+            ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}`
+            : ''}
+        </span>
+      </div>
       <ThreeMark marks={marks} label={def ? describeMarks(name, marks, def.kind, units) : name} />
     </button>
   );

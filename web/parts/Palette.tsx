@@ -16,12 +16,40 @@ export function Palette() {
   const setLoading = useWorkspace((w) => w.setLoading);
   const undo = useWorkspace((w) => w.undo);
   const redo = useWorkspace((w) => w.redo);
-  useHotkeys([['mod+Z', undo], ['mod+shift+Z', redo], ['mod+Y', redo]], ['INPUT', 'TEXTAREA', 'SELECT']);
+  useHotkeys(
+    [
+      ['mod+Z', undo],
+      ['mod+shift+Z', redo],
+      ['mod+Y', redo],
+    ],
+    ['INPUT', 'TEXTAREA', 'SELECT'],
+  );
   const actions: SpotlightActionData[] = [
-    ...STATIONS.map((s) => ({ id: `go-${s.id}`, label: `Go to ${s.name}`, onClick: () => router.push(`${base}/${s.id}`) })),
-    ...loadings.map((l) => ({ id: `load-${l.id}`, label: `Look at loading: ${l.name}`, onClick: () => setLoading(l.id) })),
-    ...Object.values(QUANTITIES).map((q) => ({ id: `why-${q.id}`, label: q.name, description: 'Why this number', onClick: () => setWhy({ id: q.id, state: loading }) })),
+    ...STATIONS.map((s) => ({
+      id: `go-${s.id}`,
+      label: `Go to ${s.name}`,
+      onClick: () => router.push(`${base}/${s.id}`),
+    })),
+    ...loadings.map((l) => ({
+      id: `load-${l.id}`,
+      label: `Look at loading: ${l.name}`,
+      onClick: () => setLoading(l.id),
+    })),
+    ...Object.values(QUANTITIES).map((q) => ({
+      id: `why-${q.id}`,
+      label: q.name,
+      description: 'Why this number',
+      onClick: () => setWhy({ id: q.id, state: loading }),
+    })),
     { id: 'all', label: 'All projects', onClick: () => router.push('/') },
   ];
-  return <Spotlight actions={actions} nothingFound="Nothing by that name." limit={12} shortcut="mod + K" searchProps={{ placeholder: 'A station, a number, a loading', 'aria-label': 'Search and commands' }} />;
+  return (
+    <Spotlight
+      actions={actions}
+      nothingFound="Nothing by that name."
+      limit={12}
+      shortcut="mod + K"
+      searchProps={{ placeholder: 'A station, a number, a loading', 'aria-label': 'Search and commands' }}
+    />
+  );
 }

@@ -1,6 +1,16 @@
 'use client';
 import { useId, useState, type KeyboardEvent } from 'react';
-import { KINDS, formatForEditing, formatQuantity, fromShown, parseQuantity, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
+import {
+  KINDS,
+  formatForEditing,
+  formatQuantity,
+  fromShown,
+  parseQuantity,
+  shownUnit,
+  toShown,
+  unitLabel,
+  type KindName,
+} from '@skiametra/core/units';
 import { BASES, type Basis } from '@skiametra/core/design';
 import { useWorkspace } from './workspace/useWorkspace';
 import { getPath } from '@skiametra/core/design';
@@ -19,7 +29,17 @@ interface Props {
 }
 
 /** The one field for numbers: units, small sums, arrow keys to nudge, Escape to restore, a wrong entry says why and stays. */
-export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel, hideUnit, basis, hint }: Props) {
+export function QuantityField({
+  label,
+  value,
+  kind,
+  onCommit,
+  onClear,
+  hideLabel,
+  hideUnit,
+  basis,
+  hint,
+}: Props) {
   const id = useId();
   const system = useWorkspace((w) => w.units);
   const unit = shownUnit(kind, system);
@@ -29,14 +49,22 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
 
   const commit = () => {
     if (text === null) return;
-    if (text.trim() === '' && onClear) { setError(onClear()); setText(null); return; }
+    if (text.trim() === '' && onClear) {
+      setError(onClear());
+      setText(null);
+      return;
+    }
     const r = parseQuantity(text, kind, system);
-    if (r.status === 'error') { setError(r.message); return; }
+    if (r.status === 'error') {
+      setError(r.message);
+      return;
+    }
     const refused = onCommit(r.si);
     setError(inUnits(refused));
     if (!refused) setText(null);
   };
-  const inUnits = (sentence: string | null) => sentence && sentence.replace(/⟦([^⟧]*)⟧/g, (_, si: string) => formatQuantity(Number(si), kind, system));
+  const inUnits = (sentence: string | null) =>
+    sentence && sentence.replace(/⟦([^⟧]*)⟧/g, (_, si: string) => formatQuantity(Number(si), kind, system));
   const nudge = (sign: number, big: boolean) => {
     const now = value ?? 0;
     const step = KINDS[kind].step * (big ? 10 : 1);
@@ -47,8 +75,10 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
   };
   const onKeyDown = (e: KeyboardEvent<HTMLInputElement>) => {
     if (e.key === 'Enter') commit();
-    else if (e.key === 'Escape') { setText(null); setError(null); }
-    else if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
+    else if (e.key === 'Escape') {
+      setText(null);
+      setError(null);
+    } else if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
       if (hideLabel && !e.altKey) return;
       e.preventDefault();
       nudge(e.key === 'ArrowUp' ? 1 : -1, e.shiftKey);
@@ -65,68 +95,212 @@ export function QuantityField({ label, value, kind, onCommit, onClear, hideLabel
       )}
       <div className="box">
         <input
-          id={id} value={shown} inputMode="decimal" autoComplete="off" aria-label={hideLabel ? label : undefined} aria-invalid={error !== null} aria-describedby={error ? `${id}-e` : undefined}
-          onChange={(e) => setText(e.target.value)} onBlur={commit} onKeyDown={onKeyDown} onFocus={(e) => e.target.select()}
+          id={id}
+          value={shown}
+          inputMode="decimal"
+          autoComplete="off"
+          aria-label={hideLabel ? label : undefined}
+          aria-invalid={error !== null}
+          aria-describedby={error ? `${id}-e` : undefined}
+          onChange={(e) => setText(e.target.value)}
+          onBlur={commit}
+          onKeyDown={onKeyDown}
+          onFocus={(e) => e.target.select()}
         />
         {!hideUnit && unitLabel(unit) && <span className="unit">{unitLabel(unit)}</span>}
       </div>
-      {error && <div className="err" id={`${id}-e`} role="alert">{error}</div>}
+      {error && (
+        <div className="err" id={`${id}-e`} role="alert">
+          {error}
+        </div>
+      )}
     </div>
   );
 }
 
-const BASIS_SIGN: Record<Basis, string> = { guess: 'guess', calculated: 'calc.', catalogue: 'cat.', claimed: 'claim', weighed: 'weighed', measured: 'meas.' };
+const BASIS_SIGN: Record<Basis, string> = {
+  guess: 'guess',
+  calculated: 'calc.',
+  catalogue: 'cat.',
+  claimed: 'claim',
+  weighed: 'weighed',
+  measured: 'meas.',
+};
 
 /** How a number is known, chosen in place. */
-export function BasisMark({ value, onChange, of }: { value: Basis; onChange: (b: Basis) => void; of: string }) {
+export function BasisMark({
+  value,
+  onChange,
+  of,
+}: {
+  value: Basis;
+  onChange: (b: Basis) => void;
+  of: string;
+}) {
   return (
-    <select className="basis cell" aria-label={`How ${of} is known`} value={value} onChange={(e) => onChange(e.target.value as Basis)} style={{ border: 0, background: 'transparent', color: 'var(--ink-2)', fontSize: '0.68rem', width: 'auto', padding: 0 }}>
-      {BASES.map((b) => <option key={b} value={b}>{BASIS_SIGN[b]}</option>)}
+    <select
+      className="basis cell"
+      aria-label={`How ${of} is known`}
+      value={value}
+      onChange={(e) => onChange(e.target.value as Basis)}
+      style={{
+        border: 0,
+        background: 'transparent',
+        color: 'var(--ink-2)',
+        fontSize: '0.68rem',
+        width: 'auto',
+        padding: 0,
+      }}
+    >
+      {BASES.map((b) => (
+        <option key={b} value={b}>
+          {BASIS_SIGN[b]}
+        </option>
+      ))}
     </select>
   );
 }
 
 /** A quantity field bound to a number of the document by its path, with its basis when `tracked`. */
-export function DocField({ label, path, kind, tracked, hideLabel, hideUnit, hint, optional }: { label: string; path: string; kind: KindName; tracked?: boolean; hideLabel?: boolean; hideUnit?: boolean; hint?: string; /** emptying the field takes the number out */ optional?: boolean | 'null' }) {
+export function DocField({
+  label,
+  path,
+  kind,
+  tracked,
+  hideLabel,
+  hideUnit,
+  hint,
+  optional,
+}: {
+  label: string;
+  path: string;
+  kind: KindName;
+  tracked?: boolean;
+  hideLabel?: boolean;
+  hideUnit?: boolean;
+  hint?: string;
+  /** emptying the field takes the number out */ optional?: boolean | 'null';
+}) {
   const value = useWorkspace((w) => getPath(w.content, path)) as number | null | undefined;
   const edit = useWorkspace((w) => w.edit);
   const basisKey = path.replace(/^document\.design\./, '');
   const basis = useWorkspace((w) => w.content.document.design.basis[basisKey]) ?? 'guess';
-  const setBasis = (b: Basis) => edit({ type: 'set', path: 'document.design.basis', value: { ...currentBasis, [basisKey]: b } });
+  const setBasis = (b: Basis) =>
+    edit({ type: 'set', path: 'document.design.basis', value: { ...currentBasis, [basisKey]: b } });
   const currentBasis = useWorkspace((w) => w.content.document.design.basis);
-  return <QuantityField label={label} value={value ?? null} kind={kind} hideLabel={hideLabel} hideUnit={hideUnit} hint={hint} onCommit={(si) => edit({ type: 'set', path, value: si })} onClear={optional ? () => edit({ type: 'set', path, value: optional === 'null' ? null : undefined }) : undefined} basis={tracked ? { value: basis, onChange: setBasis } : undefined} />;
+  return (
+    <QuantityField
+      label={label}
+      value={value ?? null}
+      kind={kind}
+      hideLabel={hideLabel}
+      hideUnit={hideUnit}
+      hint={hint}
+      onCommit={(si) => edit({ type: 'set', path, value: si })}
+      onClear={
+        optional
+          ? () => edit({ type: 'set', path, value: optional === 'null' ? null : undefined })
+          : undefined
+      }
+      basis={tracked ? { value: basis, onChange: setBasis } : undefined}
+    />
+  );
 }
 
 /** Whole-number fields (cells, counts). */
 export function IntField({ label, path }: { label: string; path: string }) {
   const value = useWorkspace((w) => getPath(w.content, path)) as number;
   const edit = useWorkspace((w) => w.edit);
-  return <QuantityField label={label} value={value} kind="count" onCommit={(si) => edit({ type: 'set', path, value: si })} />;
+  return (
+    <QuantityField
+      label={label}
+      value={value}
+      kind="count"
+      onCommit={(si) => edit({ type: 'set', path, value: si })}
+    />
+  );
 }
 
 /** A line of text bound to the document; committed on leaving it. */
-export function TextCell({ label, path, area, rows = 2, placeholder }: { label: string; path: string; area?: boolean; rows?: number; placeholder?: string }) {
+export function TextCell({
+  label,
+  path,
+  area,
+  rows = 2,
+  placeholder,
+}: {
+  label: string;
+  path: string;
+  area?: boolean;
+  rows?: number;
+  placeholder?: string;
+}) {
   const value = (useWorkspace((w) => getPath(w.content, path)) as string | undefined) ?? '';
   const edit = useWorkspace((w) => w.edit);
   const [text, setText] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
   const commit = () => {
-    if (text === null || text === value) { setText(null); return; }
+    if (text === null || text === value) {
+      setText(null);
+      return;
+    }
     const refused = edit({ type: 'set', path, value: text });
     setError(refused);
     if (!refused) setText(null);
   };
   const props = {
-    'aria-label': label, value: text ?? value, placeholder, className: 'cell', onBlur: commit, 'aria-invalid': error !== null, title: error ?? undefined,
-    onKeyDown: (e: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => { if (e.key === 'Escape') { setText(null); setError(null); } else if (e.key === 'Enter' && !area) commit(); },
+    'aria-label': label,
+    value: text ?? value,
+    placeholder,
+    className: 'cell',
+    onBlur: commit,
+    'aria-invalid': error !== null,
+    title: error ?? undefined,
+    onKeyDown: (e: KeyboardEvent<HTMLInputElement | HTMLTextAreaElement>) => {
+      if (e.key === 'Escape') {
+        setText(null);
+        setError(null);
+      } else if (e.key === 'Enter' && !area) commit();
+    },
     onChange: (e: { target: { value: string } }) => setText(e.target.value),
   };
   return (
     <>
-      {area
-        ? <textarea {...props} rows={rows} style={{ width: '100%', border: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: 6, resize: 'vertical' }} />
-        : <input {...props} style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: '3px 0' }} />}
-      {error && <div className="qf"><div className="err" role="alert">{error}</div></div>}
+      {area ? (
+        <textarea
+          {...props}
+          rows={rows}
+          style={{
+            width: '100%',
+            border: '1px solid var(--hair)',
+            background: 'transparent',
+            color: 'var(--ink)',
+            font: 'inherit',
+            padding: 6,
+            resize: 'vertical',
+          }}
+        />
+      ) : (
+        <input
+          {...props}
+          style={{
+            width: '100%',
+            border: 0,
+            borderBottom: '1px solid var(--hair)',
+            background: 'transparent',
+            color: 'var(--ink)',
+            font: 'inherit',
+            padding: '3px 0',
+          }}
+        />
+      )}
+      {error && (
+        <div className="qf">
+          <div className="err" role="alert">
+            {error}
+          </div>
+        </div>
+      )}
     </>
   );
 }

@@ -14,9 +14,11 @@ export function Rail() {
   const mark = (id: string): { sign: string; word: string; colour: string } => {
     const mine = findings?.filter((f) => f.station === id) ?? [];
     if (mine.some((f) => f.severity === 'stop')) return { sign: '✕', word: 'stop', colour: 'var(--stop)' };
-    if (mine.some((f) => f.severity === 'look')) return { sign: '!', word: 'needs a look', colour: 'var(--look)' };
+    if (mine.some((f) => f.severity === 'look'))
+      return { sign: '!', word: 'needs a look', colour: 'var(--look)' };
     const flown = tests.some((t) => t.versionId === versionId && t.body.record.flown);
-    if ((id === 'test' || id === 'refine') && !flown) return { sign: '○', word: 'not begun', colour: 'var(--ink-2)' };
+    if ((id === 'test' || id === 'refine') && !flown)
+      return { sign: '○', word: 'not begun', colour: 'var(--ink-2)' };
     return { sign: '✓', word: 'fine', colour: 'var(--fine)' };
   };
   return (
@@ -25,10 +27,17 @@ export function Rail() {
         const m = mark(s.id);
         const Icon = s.icon;
         return (
-          <Link key={s.id} href={`${base}/${s.id}`} aria-current={here?.endsWith(`/${s.id}`) ? 'page' : undefined}>
+          <Link
+            key={s.id}
+            href={`${base}/${s.id}`}
+            aria-current={here?.endsWith(`/${s.id}`) ? 'page' : undefined}
+          >
             <Icon size={17} stroke={1.6} aria-hidden="true" />
             <span>{s.name}</span>
-            <span className="mark" style={{ color: m.colour }} title={m.word}><span aria-hidden="true">{m.sign}</span><span className="vh">{m.word}</span></span>
+            <span className="mark" style={{ color: m.colour }} title={m.word}>
+              <span aria-hidden="true">{m.sign}</span>
+              <span className="vh">{m.word}</span>
+            </span>
           </Link>
         );
       })}

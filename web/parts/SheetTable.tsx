@@ -13,7 +13,18 @@ export interface Column {
   label: string;
   width?: number | string;
   /** right-aligned although shown by its own renderer */ numeric?: boolean;
-  cell: { type: 'text' } | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) } | { type: 'choice'; options: readonly { value: string; label: string }[] } | { type: 'shown'; render: (row: Record<string, unknown>, index: number) => ReactNode; /** what a pasted cell sets: kind and place within the row, null where the row takes none */ paste?: { kind: KindName; sub: (row: Record<string, unknown>) => string | null } };
+  cell:
+    | { type: 'text' }
+    | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) }
+    | { type: 'choice'; options: readonly { value: string; label: string }[] }
+    | {
+        type: 'shown';
+        render: (row: Record<string, unknown>, index: number) => ReactNode;
+        /** what a pasted cell sets: kind and place within the row, null where the row takes none */ paste?: {
+          kind: KindName;
+          sub: (row: Record<string, unknown>) => string | null;
+        };
+      };
 }
 
 interface Props {
@@ -28,11 +39,22 @@ interface Props {
 
 function moveFocus(e: KeyboardEvent<HTMLTableElement>): void {
   const td = (e.target as HTMLElement).closest('td');
-  if (!td || e.altKey || !['ArrowUp', 'ArrowDown', 'Enter'].includes(e.key) || (e.target as HTMLElement).tagName === 'SELECT') return;
+  if (
+    !td ||
+    e.altKey ||
+    !['ArrowUp', 'ArrowDown', 'Enter'].includes(e.key) ||
+    (e.target as HTMLElement).tagName === 'SELECT'
+  )
+    return;
   const row = td.parentElement as HTMLTableRowElement;
-  const next = (e.key === 'ArrowUp' ? row.previousElementSibling : row.nextElementSibling) as HTMLTableRowElement | null;
+  const next = (
+    e.key === 'ArrowUp' ? row.previousElementSibling : row.nextElementSibling
+  ) as HTMLTableRowElement | null;
   const target = next?.cells[td.cellIndex]?.querySelector<HTMLElement>('input, select');
-  if (target) { e.preventDefault(); target.focus(); }
+  if (target) {
+    e.preventDefault();
+    target.focus();
+  }
 }
 
 export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0, footer }: Props) {
@@ -40,7 +62,8 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
   const edit = useWorkspace((w) => w.edit);
   const units = useWorkspace((w) => w.units);
   const [error, setError] = useState<string | null>(null);
-  const kindOf = (c: Column, row: Record<string, unknown>): KindName | null => (c.cell.type !== 'quantity' ? null : typeof c.cell.kind === 'function' ? c.cell.kind(row) : c.cell.kind);
+  const kindOf = (c: Column, row: Record<string, unknown>): KindName | null =>
+    c.cell.type !== 'quantity' ? null : typeof c.cell.kind === 'function' ? c.cell.kind(row) : c.cell.kind;
 
   const paste = (e: ClipboardEvent<HTMLTableElement>) => {
     const text = e.clipboardData.getData('text/plain');
@@ -48,12 +71,19 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
     const td = (e.target as HTMLElement).closest('td');
     if (!td) return;
     e.preventDefault();
-    const r0 = (td.parentElement as HTMLTableRowElement).sectionRowIndex, c0 = td.cellIndex;
+    const r0 = (td.parentElement as HTMLTableRowElement).sectionRowIndex,
+      c0 = td.cellIndex;
     const changes: { path: string; value: unknown }[] = [];
     for (const [i, line] of text.replace(/\r/g, '').replace(/\n$/, '').split('\n').entries()) {
       for (const [j, raw] of line.split('\t').entries()) {
-        const row = rows[r0 + i], col = columns[c0 + j];
-        if (!row) { setError(`The pasted block has more rows than the table from here on; add rows first. Nothing was pasted.`); return; }
+        const row = rows[r0 + i],
+          col = columns[c0 + j];
+        if (!row) {
+          setError(
+            `The pasted block has more rows than the table from here on; add rows first. Nothing was pasted.`,
+          );
+          return;
+        }
         if (!col || (col.cell.type === 'shown' && !col.cell.paste)) continue;
         const pasted = col.cell.type === 'shown' ? col.cell.paste : undefined;
         const sub = pasted ? pasted.sub(row) : col.key;
@@ -61,7 +91,12 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
         if (sub === null || (pasted && raw.trim() === '')) continue;
         if (kind) {
           const p = parseQuantity(raw, kind, units);
-          if (p.status === 'error') { setError(`Pasted “${raw.trim().slice(0, 20)}” for ${col.label}: ${p.message} Nothing was pasted.`); return; }
+          if (p.status === 'error') {
+            setError(
+              `Pasted “${raw.trim().slice(0, 20)}” for ${col.label}: ${p.message} Nothing was pasted.`,
+            );
+            return;
+          }
           changes.push({ path: `${path}.${r0 + i}.${sub}`, value: p.si });
         } else changes.push({ path: `${path}.${r0 + i}.${col.key}`, value: raw.trim() });
       }
@@ -74,7 +109,32 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
   return (
     <div className="scrollx">
       <table className="sheet fixed" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
-        <thead><tr>{columns.map((c) => { const k = kindOf(c, rows[0] ?? {}); const u = k && typeof (c.cell as { kind: unknown }).kind === 'string' ? unitLabel(shownUnit(k, units)) : ''; return <th key={c.key} className={k || c.numeric ? 'num' : undefined} style={{ width: c.width ?? (k ? 62 : undefined) }}>{c.label}{u ? ` [${u}]` : ''}</th>; })}{newRow && <th style={{ width: 26 }}><span className="vh">Remove</span></th>}</tr></thead>
+        <thead>
+          <tr>
+            {columns.map((c) => {
+              const k = kindOf(c, rows[0] ?? {});
+              const u =
+                k && typeof (c.cell as { kind: unknown }).kind === 'string'
+                  ? unitLabel(shownUnit(k, units))
+                  : '';
+              return (
+                <th
+                  key={c.key}
+                  className={k || c.numeric ? 'num' : undefined}
+                  style={{ width: c.width ?? (k ? 62 : undefined) }}
+                >
+                  {c.label}
+                  {u ? ` [${u}]` : ''}
+                </th>
+              );
+            })}
+            {newRow && (
+              <th style={{ width: 26 }}>
+                <span className="vh">Remove</span>
+              </th>
+            )}
+          </tr>
+        </thead>
         <tbody>
           {rows.map((row, i) => (
             <tr key={typeof row.id === 'string' ? row.id : i}>
@@ -84,21 +144,67 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                 const name = `${c.label}, row ${i + 1}`;
                 return (
                   <td key={c.key} className={kind || c.numeric ? 'num' : undefined}>
-                    {kind ? <DocField label={name} path={at} kind={kind} hideLabel hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'} />
-                      : c.cell.type === 'text' ? <TextCell label={name} path={at} />
-                        : c.cell.type === 'choice' ? <select className="cell" aria-label={name} value={String(getPath(row, c.key) ?? '')} onChange={(e) => setError(edit({ type: 'set', path: at, value: e.target.value }))}>{c.cell.options.map((o) => <option key={o.value} value={o.value}>{o.label}</option>)}</select>
-                          : c.cell.type === 'shown' ? c.cell.render(row, i) : null}
+                    {kind ? (
+                      <DocField
+                        label={name}
+                        path={at}
+                        kind={kind}
+                        hideLabel
+                        hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'}
+                      />
+                    ) : c.cell.type === 'text' ? (
+                      <TextCell label={name} path={at} />
+                    ) : c.cell.type === 'choice' ? (
+                      <select
+                        className="cell"
+                        aria-label={name}
+                        value={String(getPath(row, c.key) ?? '')}
+                        onChange={(e) => setError(edit({ type: 'set', path: at, value: e.target.value }))}
+                      >
+                        {c.cell.options.map((o) => (
+                          <option key={o.value} value={o.value}>
+                            {o.label}
+                          </option>
+                        ))}
+                      </select>
+                    ) : c.cell.type === 'shown' ? (
+                      c.cell.render(row, i)
+                    ) : null}
                   </td>
                 );
               })}
-              {newRow && <td>{rows.length > least && <ActionIcon size="sm" aria-label={`Remove row ${i + 1}`} onClick={() => setError(edit({ type: 'remove', path, index: i }))}><IconTrash size={14} /></ActionIcon>}</td>}
+              {newRow && (
+                <td>
+                  {rows.length > least && (
+                    <ActionIcon
+                      size="sm"
+                      aria-label={`Remove row ${i + 1}`}
+                      onClick={() => setError(edit({ type: 'remove', path, index: i }))}
+                    >
+                      <IconTrash size={14} />
+                    </ActionIcon>
+                  )}
+                </td>
+              )}
             </tr>
           ))}
         </tbody>
         {footer && <tfoot>{footer}</tfoot>}
       </table>
-      {newRow && <Button mt={6} variant="subtle" onClick={() => setError(edit({ type: 'insert', path, value: newRow() }))}>{addLabel ?? 'Add a row'}</Button>}
-      {error && <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>{error}</div>}
+      {newRow && (
+        <Button
+          mt={6}
+          variant="subtle"
+          onClick={() => setError(edit({ type: 'insert', path, value: newRow() }))}
+        >
+          {addLabel ?? 'Add a row'}
+        </Button>
+      )}
+      {error && (
+        <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>
+          {error}
+        </div>
+      )}
     </div>
   );
 }

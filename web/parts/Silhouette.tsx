@@ -9,8 +9,14 @@ export function halfOutline(s: Surface): [number, number][] {
 }
 
 export function planBounds(design: Design): { x0: number; x1: number; half: number } {
-  const xs = [...design.body.map((b) => b.x), ...design.surfaces.flatMap((s) => s.stations.flatMap((p) => [s.x + p.x, s.x + p.x + p.chord]))];
-  const half = Math.max(0.05, ...design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => s.stations.map((p) => p.y)));
+  const xs = [
+    ...design.body.map((b) => b.x),
+    ...design.surfaces.flatMap((s) => s.stations.flatMap((p) => [s.x + p.x, s.x + p.x + p.chord])),
+  ];
+  const half = Math.max(
+    0.05,
+    ...design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => s.stations.map((p) => p.y)),
+  );
   return { x0: Math.min(...xs), x1: Math.max(...xs), half };
 }
 
@@ -21,12 +27,29 @@ export function Silhouette({ design, size = 34 }: { design: Design; size?: numbe
   const h = (b.x1 - b.x0) * k;
   const px = (y: number) => (size / 2 + y * k).toFixed(1);
   const py = (x: number) => ((x - b.x0) * k).toFixed(1);
-  const shape = (side: 1 | -1, pts: [number, number][]) => pts.map(([x, y]) => `${px(side * y)},${py(x)}`).join(' ');
-  const body = [...design.body.map((p) => [p.x, p.width / 2] as [number, number]), ...[...design.body].reverse().map((p) => [p.x, -p.width / 2] as [number, number])];
+  const shape = (side: 1 | -1, pts: [number, number][]) =>
+    pts.map(([x, y]) => `${px(side * y)},${py(x)}`).join(' ');
+  const body = [
+    ...design.body.map((p) => [p.x, p.width / 2] as [number, number]),
+    ...[...design.body].reverse().map((p) => [p.x, -p.width / 2] as [number, number]),
+  ];
   return (
-    <svg width={size} height={Math.max(8, h)} viewBox={`0 0 ${size} ${Math.max(8, h).toFixed(1)}`} aria-hidden="true" style={{ display: 'block', flex: 'none' }}>
+    <svg
+      width={size}
+      height={Math.max(8, h)}
+      viewBox={`0 0 ${size} ${Math.max(8, h).toFixed(1)}`}
+      aria-hidden="true"
+      style={{ display: 'block', flex: 'none' }}
+    >
       <g fill="var(--ink)" opacity={0.85}>
-        {design.surfaces.filter((s) => s.role !== 'fin').map((s) => <g key={s.id}><polygon points={shape(1, halfOutline(s))} /><polygon points={shape(-1, halfOutline(s))} /></g>)}
+        {design.surfaces
+          .filter((s) => s.role !== 'fin')
+          .map((s) => (
+            <g key={s.id}>
+              <polygon points={shape(1, halfOutline(s))} />
+              <polygon points={shape(-1, halfOutline(s))} />
+            </g>
+          ))}
         <polygon points={body.map(([x, y]) => `${px(y)},${py(x)}`).join(' ')} />
       </g>
     </svg>

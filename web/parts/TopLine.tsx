@@ -1,6 +1,14 @@
 'use client';
 import { ActionIcon, Button, Menu, Select, TextInput, useMantineColorScheme } from '@mantine/core';
-import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconMoon, IconSearch, IconSun, IconUser } from '@tabler/icons-react';
+import {
+  IconArrowBackUp,
+  IconArrowForwardUp,
+  IconDownload,
+  IconMoon,
+  IconSearch,
+  IconSun,
+  IconUser,
+} from '@tabler/icons-react';
 import { spotlight } from '@mantine/spotlight';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -12,8 +20,28 @@ import { useWorkspace } from './workspace/useWorkspace';
 function SaveWord() {
   const s = useWorkspace((w) => w.saveState);
   const restored = useWorkspace((w) => w.restored);
-  const text = s.status === 'saved' ? (restored ? 'Saved (unsaved work restored)' : 'Saved') : s.status === 'offline' ? 'Kept in this browser' : s.status === 'saving' || s.status === 'waiting' ? 'Saving …' : 'Changed elsewhere';
-  return <span role="status" aria-live="polite" data-save={s.status} className="dim" style={{ fontSize: '0.75rem', color: s.status === 'offline' ? 'var(--stop)' : undefined }} title={s.status === 'offline' ? s.message : undefined}>{text}</span>;
+  const text =
+    s.status === 'saved'
+      ? restored
+        ? 'Saved (unsaved work restored)'
+        : 'Saved'
+      : s.status === 'offline'
+        ? 'Kept in this browser'
+        : s.status === 'saving' || s.status === 'waiting'
+          ? 'Saving …'
+          : 'Changed elsewhere';
+  return (
+    <span
+      role="status"
+      aria-live="polite"
+      data-save={s.status}
+      className="dim"
+      style={{ fontSize: '0.75rem', color: s.status === 'offline' ? 'var(--stop)' : undefined }}
+      title={s.status === 'offline' ? s.message : undefined}
+    >
+      {text}
+    </span>
+  );
 }
 
 /** Project, version with its face, compared version, undo, units, search, person. */
@@ -32,18 +60,64 @@ export function TopLine() {
   const { colorScheme, toggleColorScheme } = useMantineColorScheme();
   return (
     <header className="topline">
-      <Link href="/" style={{ fontWeight: 700, color: 'var(--ink)', textDecoration: 'none' }} title="All projects">Skiametra</Link>
+      <Link
+        href="/"
+        style={{ fontWeight: 700, color: 'var(--ink)', textDecoration: 'none' }}
+        title="All projects"
+      >
+        Skiametra
+      </Link>
       <span className="dim">{project.name}</span>
       <Silhouette design={design} />
-      <Select aria-label="Version" w={132} value={String(versionId)} allowDeselect={false} data={versions.map((v) => ({ value: String(v.id), label: v.name }))} onChange={(v) => v && router.push(`/projects/${project.id}/versions/${v}/${location.pathname.split('/').pop()}`)} />
-      {versions.length > 1 && <Select aria-label="Compared with" w={176} placeholder="compare with" clearable value={againstId === null ? null : String(againstId)} data={versions.filter((v) => v.id !== versionId).map((v) => ({ value: String(v.id), label: `against ${v.name}` }))} onChange={(v) => setAgainst(v === null ? null : Number(v))} />}
-      <ActionIcon aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}><IconArrowBackUp size={17} /></ActionIcon>
-      <ActionIcon aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!canRedo} onClick={redo}><IconArrowForwardUp size={17} /></ActionIcon>
+      <Select
+        aria-label="Version"
+        w={132}
+        value={String(versionId)}
+        allowDeselect={false}
+        data={versions.map((v) => ({ value: String(v.id), label: v.name }))}
+        onChange={(v) =>
+          v && router.push(`/projects/${project.id}/versions/${v}/${location.pathname.split('/').pop()}`)
+        }
+      />
+      {versions.length > 1 && (
+        <Select
+          aria-label="Compared with"
+          w={176}
+          placeholder="compare with"
+          clearable
+          value={againstId === null ? null : String(againstId)}
+          data={versions
+            .filter((v) => v.id !== versionId)
+            .map((v) => ({ value: String(v.id), label: `against ${v.name}` }))}
+          onChange={(v) => setAgainst(v === null ? null : Number(v))}
+        />
+      )}
+      <ActionIcon aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={undo}>
+        <IconArrowBackUp size={17} />
+      </ActionIcon>
+      <ActionIcon aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!canRedo} onClick={redo}>
+        <IconArrowForwardUp size={17} />
+      </ActionIcon>
       <SaveWord />
       <span style={{ marginLeft: 'auto' }} />
-      <ActionIcon aria-label="Search and commands" title="Search and commands (Ctrl+K)" onClick={() => spotlight.open()}><IconSearch size={17} /></ActionIcon>
-      <ActionIcon component="a" href={`/api/projects/${project.id}/export`} aria-label="Export project" title="Export the project as one JSON file"><IconDownload size={17} /></ActionIcon>
-      <ActionIcon aria-label="Light or dark" title="Light or dark" onClick={() => toggleColorScheme()}>{colorScheme === 'dark' ? <IconSun size={17} /> : <IconMoon size={17} />}</ActionIcon>
+      <ActionIcon
+        aria-label="Search and commands"
+        title="Search and commands (Ctrl+K)"
+        onClick={() => spotlight.open()}
+      >
+        <IconSearch size={17} />
+      </ActionIcon>
+      <ActionIcon
+        component="a"
+        href={`/api/projects/${project.id}/export`}
+        aria-label="Export project"
+        title="Export the project as one JSON file"
+      >
+        <IconDownload size={17} />
+      </ActionIcon>
+      <ActionIcon aria-label="Light or dark" title="Light or dark" onClick={() => toggleColorScheme()}>
+        {colorScheme === 'dark' ? <IconSun size={17} /> : <IconMoon size={17} />}
+      </ActionIcon>
       <PersonMenu />
     </header>
   );
@@ -61,17 +135,52 @@ function PersonMenu() {
     if (r.status === 'refused') setError(r.message);
     else location.reload();
   };
-  const choose = (u: 'metric' | 'imperial') => { setUnits(u); void setUnitsAction(person.id, u); };
+  const choose = (u: 'metric' | 'imperial') => {
+    setUnits(u);
+    void setUnitsAction(person.id, u);
+  };
   return (
     <Menu width={230} position="bottom-end" closeOnItemClick={false}>
-      <Menu.Target><Button variant="subtle" color="gray" leftSection={<IconUser size={15} />} aria-label={`${person.name}, ${units} units`}>{person.name} · {units === 'metric' ? 'mm' : 'in'}</Button></Menu.Target>
+      <Menu.Target>
+        <Button
+          variant="subtle"
+          color="gray"
+          leftSection={<IconUser size={15} />}
+          aria-label={`${person.name}, ${units} units`}
+        >
+          {person.name} · {units === 'metric' ? 'mm' : 'in'}
+        </Button>
+      </Menu.Target>
       <Menu.Dropdown>
         <Menu.Label>Units of {person.name}</Menu.Label>
-        {(['metric', 'imperial'] as const).map((u) => <Menu.Item key={u} onClick={() => choose(u)} rightSection={units === u ? '✓' : null}>{u === 'metric' ? 'Metric (mm, g, m/s)' : 'Imperial (in, oz, mph)'}</Menu.Item>)}
+        {(['metric', 'imperial'] as const).map((u) => (
+          <Menu.Item key={u} onClick={() => choose(u)} rightSection={units === u ? '✓' : null}>
+            {u === 'metric' ? 'Metric (mm, g, m/s)' : 'Imperial (in, oz, mph)'}
+          </Menu.Item>
+        ))}
         <Menu.Label>Who is working</Menu.Label>
-        {people.filter((p) => p.id !== person.id).map((p) => <Menu.Item key={p.id} onClick={() => void enter(p.name)}>{p.name}</Menu.Item>)}
-        <form style={{ padding: '4px 10px 8px' }} onSubmit={(e) => { e.preventDefault(); void enter(name); }}>
-          <TextInput aria-label="Another name" placeholder="another name, Enter" value={name} error={error} onChange={(e) => setName(e.currentTarget.value)} onKeyDown={(e) => e.stopPropagation()} />
+        {people
+          .filter((p) => p.id !== person.id)
+          .map((p) => (
+            <Menu.Item key={p.id} onClick={() => void enter(p.name)}>
+              {p.name}
+            </Menu.Item>
+          ))}
+        <form
+          style={{ padding: '4px 10px 8px' }}
+          onSubmit={(e) => {
+            e.preventDefault();
+            void enter(name);
+          }}
+        >
+          <TextInput
+            aria-label="Another name"
+            placeholder="another name, Enter"
+            value={name}
+            error={error}
+            onChange={(e) => setName(e.currentTarget.value)}
+            onKeyDown={(e) => e.stopPropagation()}
+          />
         </form>
       </Menu.Dropdown>
     </Menu>

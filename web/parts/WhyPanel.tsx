@@ -12,7 +12,14 @@ export function WhyPanel() {
   const why = useWorkspace((w) => w.why);
   const setWhy = useWorkspace((w) => w.setWhy);
   return (
-    <Drawer opened={why !== null} onClose={() => setWhy(null)} position="right" size={400} title={<b>Why this number</b>} overlayProps={{ backgroundOpacity: 0.15 }}>
+    <Drawer
+      opened={why !== null}
+      onClose={() => setWhy(null)}
+      position="right"
+      size={400}
+      title={<b>Why this number</b>}
+      overlayProps={{ backgroundOpacity: 0.15 }}
+    >
       {why && <WhyBody id={why.id} state={why.state} />}
     </Drawer>
   );
@@ -28,39 +35,132 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const def = quantityDef(id);
   const entry = ledger ? entryOf(ledger, id, state) : undefined;
   if (!def || !ledger) return <p>This number is not computed for this design.</p>;
-  const stateName = entry?.state === 'all' || !entry ? 'whole design' : design.loadings.find((l) => l.id === entry.state)?.name ?? entry.state;
-  const show = (q: string) => { const e = entryOf(ledger, q, state); return e ? formatQuantity(e.value, e.kind, units) : '–'; };
+  const stateName =
+    entry?.state === 'all' || !entry
+      ? 'whole design'
+      : (design.loadings.find((l) => l.id === entry.state)?.name ?? entry.state);
+  const show = (q: string) => {
+    const e = entryOf(ledger, q, state);
+    return e ? formatQuantity(e.value, e.kind, units) : '–';
+  };
   const mission = id.startsWith('points-') ? missions.find((m) => `points-${m.id}` === id) : undefined;
   const template = mission ? mission.formula : def.formula;
   const withNames = template.replace(/\{(\w+)\}/g, (_, q: string) => quantityDef(q)?.name.toLowerCase() ?? q);
   const withValues = template.replace(/\{(\w+)\}/g, (_, q: string) => show(q));
   const drives = Object.values(QUANTITIES).filter((q) => inputsOf(q).includes(id));
-  const link = (q: string) => <button type="button" key={q} onClick={() => setWhy({ id: q, state })} style={{ all: 'unset', cursor: 'pointer', color: 'var(--predicted)', textDecoration: 'underline', textUnderlineOffset: 3 }}>{quantityDef(q)?.name ?? q}</button>;
-  const shares = entry ? entry.shares.map((s, i) => ({ s, f: FACTORS[i] })).filter((x) => x.s > 0.02).sort((a, b) => b.s - a.s).slice(0, 4) : [];
+  const link = (q: string) => (
+    <button
+      type="button"
+      key={q}
+      onClick={() => setWhy({ id: q, state })}
+      style={{
+        all: 'unset',
+        cursor: 'pointer',
+        color: 'var(--predicted)',
+        textDecoration: 'underline',
+        textUnderlineOffset: 3,
+      }}
+    >
+      {quantityDef(q)?.name ?? q}
+    </button>
+  );
+  const shares = entry
+    ? entry.shares
+        .map((s, i) => ({ s, f: FACTORS[i] }))
+        .filter((x) => x.s > 0.02)
+        .sort((a, b) => b.s - a.s)
+        .slice(0, 4)
+    : [];
   return (
     <div className="stack">
       <div>
         <h2 style={{ fontSize: '1.1rem', margin: 0 }}>{mission?.name ?? def.name}</h2>
         <div className="dim">{stateName}</div>
-        <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>{entry ? formatQuantity(entry.value, def.kind, units) : '–'}{entry && spreadMatters(entry.value, entry.sigma) && <span className="dim" style={{ fontSize: '0.9rem' }}> ± {formatSpread(entry.sigma, def.kind, units)}</span>}</div>
+        <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>
+          {entry ? formatQuantity(entry.value, def.kind, units) : '–'}
+          {entry && spreadMatters(entry.value, entry.sigma) && (
+            <span className="dim" style={{ fontSize: '0.9rem' }}>
+              {' '}
+              ± {formatSpread(entry.sigma, def.kind, units)}
+            </span>
+          )}
+        </div>
         <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
         <MarkLegend />
       </div>
-      {entry?.warnings.map((w) => <div key={w} className="caution">{w}</div>)}
-      <section className="block"><h2>Formula</h2><div>{withNames}</div>{withValues !== withNames && <div className="num dim" style={{ marginTop: 4 }}>= {withValues}</div>}</section>
+      {entry?.warnings.map((w) => (
+        <div key={w} className="caution">
+          {w}
+        </div>
+      ))}
+      <section className="block">
+        <h2>Formula</h2>
+        <div>{withNames}</div>
+        {withValues !== withNames && (
+          <div className="num dim" style={{ marginTop: 4 }}>
+            = {withValues}
+          </div>
+        )}
+      </section>
       {inputsOf(def).length > 0 && (
-        <section className="block"><h2>From</h2>{inputsOf(def).map((q) => <div key={q} style={{ display: 'flex', gap: 8 }}>{link(q)}<span className="num" style={{ marginLeft: 'auto' }}>{show(q)}</span></div>)}</section>
+        <section className="block">
+          <h2>From</h2>
+          {inputsOf(def).map((q) => (
+            <div key={q} style={{ display: 'flex', gap: 8 }}>
+              {link(q)}
+              <span className="num" style={{ marginLeft: 'auto' }}>
+                {show(q)}
+              </span>
+            </div>
+          ))}
+        </section>
       )}
-      <section className="block"><h2>Method</h2><div>{def.method}.</div></section>
-      <section className="block"><h2>Uncertainty</h2>
-        {shares.length === 0 ? <div className="dim">Follows from the drawing alone; no calibration factor bears on it.</div> : (
+      <section className="block">
+        <h2>Method</h2>
+        <div>{def.method}.</div>
+      </section>
+      <section className="block">
+        <h2>Uncertainty</h2>
+        {shares.length === 0 ? (
+          <div className="dim">Follows from the drawing alone; no calibration factor bears on it.</div>
+        ) : (
           <>
-            <div className="dim" style={{ marginBottom: 4 }}>One standard deviation. What it comes from:</div>
-            {shares.map(({ s, f }) => <div key={f.id} style={{ display: 'grid', gridTemplateColumns: '1fr 90px 40px', gap: 8, alignItems: 'center' }} title={f.meaning}><span>{f.name}</span><span style={{ height: 6, background: 'var(--predicted-soft)', width: `${Math.round(90 * Math.min(1, s))}px` }} /><span className="num">{Math.round(100 * s)} %</span></div>)}
+            <div className="dim" style={{ marginBottom: 4 }}>
+              One standard deviation. What it comes from:
+            </div>
+            {shares.map(({ s, f }) => (
+              <div
+                key={f.id}
+                style={{
+                  display: 'grid',
+                  gridTemplateColumns: '1fr 90px 40px',
+                  gap: 8,
+                  alignItems: 'center',
+                }}
+                title={f.meaning}
+              >
+                <span>{f.name}</span>
+                <span
+                  style={{
+                    height: 6,
+                    background: 'var(--predicted-soft)',
+                    width: `${Math.round(90 * Math.min(1, s))}px`,
+                  }}
+                />
+                <span className="num">{Math.round(100 * s)} %</span>
+              </div>
+            ))}
           </>
         )}
       </section>
-      {drives.length > 0 && <section className="block"><h2>Drives</h2><div style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 12px' }}>{drives.map((d) => link(d.id))}</div></section>}
+      {drives.length > 0 && (
+        <section className="block">
+          <h2>Drives</h2>
+          <div style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 12px' }}>
+            {drives.map((d) => link(d.id))}
+          </div>
+        </section>
+      )}
     </div>
   );
 }

@@ -9,7 +9,19 @@ import { TopLine } from './TopLine';
 import { WhyPanel } from './WhyPanel';
 import { WorkspaceProvider } from './workspace/useWorkspace';
 
-export function WorkspaceFrame({ data, versionId, person, people, children }: { data: WorkspaceData; versionId: number; person: Person; people: Person[]; children: ReactNode }) {
+export function WorkspaceFrame({
+  data,
+  versionId,
+  person,
+  people,
+  children,
+}: {
+  data: WorkspaceData;
+  versionId: number;
+  person: Person;
+  people: Person[];
+  children: ReactNode;
+}) {
   return (
     <WorkspaceProvider data={data} versionId={versionId} person={person} people={people}>
       <div className="frame">

@@ -14,7 +14,11 @@ import { askedOf } from './useMarks';
 const { brief, design } = bitternDocument();
 
 describe('three marks', () => {
-  const marks = { asked: { min: null, max: 20 }, predicted: { value: 16, sigma: 3 }, measured: { value: 19, sigma: 0.8 } };
+  const marks = {
+    asked: { min: null, max: 20 },
+    predicted: { value: 16, sigma: 3 },
+    measured: { value: 19, sigma: 0.8 },
+  };
   it('the scale holds every mark with room to spare', () => {
     const [lo, hi] = markScale(marks);
     expect(lo).toBeLessThan(16 - 3);
@@ -27,7 +31,9 @@ describe('three marks', () => {
     expect(markScale({ asked: null, predicted: null, measured: null })).toEqual([0, 1]);
   });
   it('reads out as a sentence in the person’s units', () => {
-    expect(describeMarks('Ground run', marks, 'distance', 'metric')).toBe('Ground run, asked at most 20.0 m, predicted 16.0 m plus or minus 3.0, measured 19.0 m plus or minus 0.80');
+    expect(describeMarks('Ground run', marks, 'distance', 'metric')).toBe(
+      'Ground run, asked at most 20.0 m, predicted 16.0 m plus or minus 3.0, measured 19.0 m plus or minus 0.80',
+    );
     expect(describeMarks('Ground run', marks, 'distance', 'imperial')).toContain('65.6 ft');
   });
 });
@@ -36,7 +42,19 @@ describe('what is asked', () => {
   it('takes every loading’s rule for one loading, and the narrowest of two', () => {
     expect(askedOf(brief, 'groundRun', 'tubes-6')).toEqual({ min: null, max: 20 });
     expect(askedOf(brief, 'climbRate', 'ferry')).toBeNull();
-    const two = setPath(brief, 'requirements', [...brief.requirements, { id: 'x', quantity: 'groundRun', state: 'tubes-6', op: 'atMost' as const, min: null, max: 15, rule: '', wish: false }]);
+    const two = setPath(brief, 'requirements', [
+      ...brief.requirements,
+      {
+        id: 'x',
+        quantity: 'groundRun',
+        state: 'tubes-6',
+        op: 'atMost' as const,
+        min: null,
+        max: 15,
+        rule: '',
+        wish: false,
+      },
+    ]);
     expect(askedOf(two, 'groundRun', 'tubes-6')).toEqual({ min: null, max: 15 });
     expect(askedOf(two, 'groundRun', 'ferry')).toEqual({ min: null, max: 20 });
   });
@@ -46,28 +64,64 @@ describe('outlines', () => {
   it('enclose the area that the geometry states', () => {
     for (const s of design.surfaces.filter((x) => x.role !== 'fin')) {
       const p = halfOutline(s);
-      const area = Math.abs(p.reduce((sum, [x, y], i) => { const [u, v] = p[(i + 1) % p.length]; return sum + x * v - u * y; }, 0)) / 2;
+      const area =
+        Math.abs(
+          p.reduce((sum, [x, y], i) => {
+            const [u, v] = p[(i + 1) % p.length];
+            return sum + x * v - u * y;
+          }, 0),
+        ) / 2;
       expect(2 * area).toBeCloseTo(planformOf(s).area, 9);
     }
   });
-  it('bounds hold nose, tail and tips', () => { const b = planBounds(design); expect([b.x0, b.half]).toEqual([0, 0.8]); expect(b.x1).toBeGreaterThan(1.2); });
+  it('bounds hold nose, tail and tips', () => {
+    const b = planBounds(design);
+    expect([b.x0, b.half]).toEqual([0, 0.8]);
+    expect(b.x1).toBeGreaterThan(1.2);
+  });
 });
 
 describe('paths', () => {
-  it.each([['design.items.battery.x', 'length'], ['design.items.battery.movable.from', 'length'], ['design.surfaces.wing.controls.aileron.from', 'ratio'], ['design.power.motor.kv', 'kv'], ['brief.site.temperature', 'temperature'], ['constructor', 'ratio']])('%s is a %s', (path, kind) => expect(kindOfPath(path)).toBe(kind));
+  it.each([
+    ['design.items.battery.x', 'length'],
+    ['design.items.battery.movable.from', 'length'],
+    ['design.surfaces.wing.controls.aileron.from', 'ratio'],
+    ['design.power.motor.kv', 'kv'],
+    ['brief.site.temperature', 'temperature'],
+    ['constructor', 'ratio'],
+  ])('%s is a %s', (path, kind) => expect(kindOfPath(path)).toBe(kind));
   it('every number that the demo can change between versions has a kind or is a plain one', () => {
-    const b = setPath(setPath(bitternDocument(), 'design.structure.spar.outer', 0.012), 'design.power.battery.capacity', 9000);
-    expect(listChanges(bitternDocument(), b).map((c) => kindOfPath(c.path)).sort()).toEqual(['charge', 'length']);
+    const b = setPath(
+      setPath(bitternDocument(), 'design.structure.spar.outer', 0.012),
+      'design.power.battery.capacity',
+      9000,
+    );
+    expect(
+      listChanges(bitternDocument(), b)
+        .map((c) => kindOfPath(c.path))
+        .sort(),
+    ).toEqual(['charge', 'length']);
   });
-  it('fresh ids do not meet taken ones', () => expect(freshId('item', [{ id: 'item-2' }, { id: 'item-3' }])).toBe('item-4'));
-  it('the stations come in the order people work', () => expect(STATIONS.map((s) => s.name).join(' ')).toBe('Brief Shape Sections Balance Power Structure Flight Score Test Refine'));
+  it('fresh ids do not meet taken ones', () =>
+    expect(freshId('item', [{ id: 'item-2' }, { id: 'item-3' }])).toBe('item-4'));
+  it('the stations come in the order people work', () =>
+    expect(STATIONS.map((s) => s.name).join(' ')).toBe(
+      'Brief Shape Sections Balance Power Structure Flight Score Test Refine',
+    ));
 });
 
 describe('newest only', () => {
   it('runs the first and the last of a burst, never two at once', async () => {
     const ran: number[] = [];
-    let running = 0, most = 0;
-    const ask = newestOnly(async (n: number) => { running++; most = Math.max(most, running); await new Promise((r) => setTimeout(r, 5)); ran.push(n); running--; });
+    let running = 0,
+      most = 0;
+    const ask = newestOnly(async (n: number) => {
+      running++;
+      most = Math.max(most, running);
+      await new Promise((r) => setTimeout(r, 5));
+      ran.push(n);
+      running--;
+    });
     for (let i = 1; i <= 6; i++) ask(i);
     await new Promise((r) => setTimeout(r, 60));
     expect(ran).toEqual([1, 6]);
@@ -75,7 +129,10 @@ describe('newest only', () => {
   });
   it('goes on after a failure', async () => {
     const ran: number[] = [];
-    const ask = newestOnly(async (n: number) => { ran.push(n); await Promise.resolve(); });
+    const ask = newestOnly(async (n: number) => {
+      ran.push(n);
+      await Promise.resolve();
+    });
     ask(1);
     await new Promise((r) => setTimeout(r, 5));
     ask(2);

@@ -1,5 +1,16 @@
 /** The stations in the order people work. */
-import { IconBatteryCharging, IconBulb, IconChartDots, IconClipboardList, IconFeather, IconPlane, IconPlaneDeparture, IconRuler2, IconScale, IconTrophy } from '@tabler/icons-react';
+import {
+  IconBatteryCharging,
+  IconBulb,
+  IconChartDots,
+  IconClipboardList,
+  IconFeather,
+  IconPlane,
+  IconPlaneDeparture,
+  IconRuler2,
+  IconScale,
+  IconTrophy,
+} from '@tabler/icons-react';
 
 export const STATIONS = [
   { id: 'brief', name: 'Brief', icon: IconClipboardList },

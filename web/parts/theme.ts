@@ -1,7 +1,18 @@
 /** One theme: warm paper, ink, hairlines; indigo is what is predicted, vermilion what is measured, graphite what is asked. */
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
-const indigo: MantineColorsTuple = ['#eeeefb', '#d9d9f4', '#b3b2e8', '#8b89dc', '#6a67d1', '#5451c4', '#4340b0', '#37358f', '#2b2970', '#201f54'];
+const indigo: MantineColorsTuple = [
+  '#eeeefb',
+  '#d9d9f4',
+  '#b3b2e8',
+  '#8b89dc',
+  '#6a67d1',
+  '#5451c4',
+  '#4340b0',
+  '#37358f',
+  '#2b2970',
+  '#201f54',
+];
 
 export const theme = createTheme({
   primaryColor: 'indigo',

@@ -17,22 +17,61 @@ export function useCalibrate() {
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
   // a bench run of a propeller or motor that a version no longer flies says nothing of that version
-  const flown = useMemo(() => tests.filter((t) => { const design = t.versionId === versionId ? document.design : versions.find((v) => v.id === t.versionId)?.document.design; return t.body.record.flown && t.body.measurements.length > 0 && (!t.body.bench || (design !== undefined && isOwnDrive(design, t.body.bench))); }), [tests, document, versions, versionId]);
+  const flown = useMemo(
+    () =>
+      tests.filter((t) => {
+        const design =
+          t.versionId === versionId
+            ? document.design
+            : versions.find((v) => v.id === t.versionId)?.document.design;
+        return (
+          t.body.record.flown &&
+          t.body.measurements.length > 0 &&
+          (!t.body.bench || (design !== undefined && isOwnDrive(design, t.body.bench)))
+        );
+      }),
+    [tests, document, versions, versionId],
+  );
   const fit = async () => {
     setBusy(true);
     setFailed(null);
     try {
       const observed = flown.map((t) => {
-        const doc = t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document;
+        const doc =
+          t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document;
         // a bench figure is brought to the site's own air before; a flight is held against the air and the turns of its day
-        const brief = t.body.bench ? doc.brief : briefOfTheDay(doc.brief, t.body.record.temperature, t.body.record.wind);
-        return { brief, design: designOfTheDay(doc.design, t.body.record), measurements: t.body.measurements };
+        const brief = t.body.bench
+          ? doc.brief
+          : briefOfTheDay(doc.brief, t.body.record.temperature, t.body.record.wind);
+        return {
+          brief,
+          design: designOfTheDay(doc.design, t.body.record),
+          measurements: t.body.measurements,
+        };
       });
-      const r = await askCore({ task: 'calibrate', prior: priorCalibration(), observed, from: flown.map((t) => t.id) });
+      const r = await askCore({
+        task: 'calibrate',
+        prior: priorCalibration(),
+        observed,
+        from: flown.map((t) => t.id),
+      });
       setResult(r);
-      if (r.status === 'updated') setFailed(edit({ type: 'set', path: 'document.calibration', value: r.calibration }));
-    } catch (e) { setFailed(`The fit stopped: ${e instanceof Error ? e.message : String(e)}.`); }
+      if (r.status === 'updated')
+        setFailed(edit({ type: 'set', path: 'document.calibration', value: r.calibration }));
+    } catch (e) {
+      setFailed(`The fit stopped: ${e instanceof Error ? e.message : String(e)}.`);
+    }
     setBusy(false);
   };
-  return { flown, fit, busy, failed, result, forget: () => { edit({ type: 'set', path: 'document.calibration', value: priorCalibration() }); setResult(null); } };
+  return {
+    flown,
+    fit,
+    busy,
+    failed,
+    result,
+    forget: () => {
+      edit({ type: 'set', path: 'document.calibration', value: priorCalibration() });
+      setResult(null);
+    },
+  };
 }

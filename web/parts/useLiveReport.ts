@@ -6,7 +6,10 @@ import type { DesignDocument } from '@skiametra/core/design';
 import { useWorkspace } from './workspace/useWorkspace';
 
 /** @param key what else the report depends on */
-export function useLiveReport<T>(key: string, ask: (at: { document: DesignDocument; ledger: Ledger; loading: string }) => Promise<T>): { report: T | null; busy: boolean; trouble: string | null } {
+export function useLiveReport<T>(
+  key: string,
+  ask: (at: { document: DesignDocument; ledger: Ledger; loading: string }) => Promise<T>,
+): { report: T | null; busy: boolean; trouble: string | null } {
   const ledger = useWorkspace((w) => w.ledger);
   const document = useWorkspace((w) => w.content.document);
   const loading = useWorkspace((w) => w.loading);
@@ -14,14 +17,28 @@ export function useLiveReport<T>(key: string, ask: (at: { document: DesignDocume
   const [shown, setShown] = useState<unknown>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const latest = useRef({ document, ask });
-  useEffect(() => { latest.current = { document, ask }; });
+  useEffect(() => {
+    latest.current = { document, ask };
+  });
   useEffect(() => {
     // numbers shown ahead of their uncertainties are followed by the full ledger at once
     if (!ledger || ledger.stopped || ledger.quick) return;
     let here = true;
-    latest.current.ask({ document: latest.current.document, ledger, loading })
-      .then((r) => { if (here) { setReport(r); setShown(ledger); setTrouble(null); } }, (e: Error) => { if (here) setTrouble(e.message); });
-    return () => { here = false; };
+    latest.current.ask({ document: latest.current.document, ledger, loading }).then(
+      (r) => {
+        if (here) {
+          setReport(r);
+          setShown(ledger);
+          setTrouble(null);
+        }
+      },
+      (e: Error) => {
+        if (here) setTrouble(e.message);
+      },
+    );
+    return () => {
+      here = false;
+    };
   }, [ledger, loading, key]);
   return { report, busy: shown !== ledger, trouble };
 }

@@ -3,11 +3,30 @@
 import { cookies } from 'next/headers';
 import { z } from 'zod';
 import { starterDocument, bitternDocument } from '@skiametra/core/demo';
-import { readDocument, sentenceOf, withoutMarks, testBodySchema, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import {
+  readDocument,
+  sentenceOf,
+  withoutMarks,
+  testBodySchema,
+  type DesignDocument,
+  type TestBody,
+} from '@skiametra/core/design';
 import { parseProjectJson } from '@skiametra/formats';
 import { getDb } from './connection';
 import { importProject } from './exchange';
-import { createProject, createTest, createVersion, deleteProject, personNamed, saveTest, saveVersion, setUnits, type Person, type SaveResult, type TestRow } from './store';
+import {
+  createProject,
+  createTest,
+  createVersion,
+  deleteProject,
+  personNamed,
+  saveTest,
+  saveVersion,
+  setUnits,
+  type Person,
+  type SaveResult,
+  type TestRow,
+} from './store';
 
 export type Answer<T> = { status: 'ok'; value: T } | { status: 'refused'; message: string };
 const refused = (message: string) => ({ status: 'refused' as const, message });
@@ -19,7 +38,11 @@ async function personId(): Promise<number | null> {
   return Number.isInteger(raw) && raw > 0 ? raw : null;
 }
 
-export async function saveVersionAction(versionId: number, base: number, data: unknown): Promise<Answer<SaveResult<DesignDocument>>> {
+export async function saveVersionAction(
+  versionId: number,
+  base: number,
+  data: unknown,
+): Promise<Answer<SaveResult<DesignDocument>>> {
   const ids = z.tuple([idSchema, idSchema]).safeParse([versionId, base]);
   const doc = readDocument(data);
   if (!ids.success) return refused('The version or its revision is not a number.');
@@ -27,25 +50,43 @@ export async function saveVersionAction(versionId: number, base: number, data: u
   return { status: 'ok', value: await saveVersion(getDb(), versionId, base, doc.value, await personId()) };
 }
 
-export async function saveTestAction(testId: number, base: number, data: unknown): Promise<Answer<SaveResult<TestBody>>> {
+export async function saveTestAction(
+  testId: number,
+  base: number,
+  data: unknown,
+): Promise<Answer<SaveResult<TestBody>>> {
   const body = testBodySchema.safeParse(data);
-  if (!z.tuple([idSchema, idSchema]).safeParse([testId, base]).success) return refused('The test or its revision is not a number.');
+  if (!z.tuple([idSchema, idSchema]).safeParse([testId, base]).success)
+    return refused('The test or its revision is not a number.');
   if (!body.success) return refused(withoutMarks(sentenceOf(body.error)));
   return { status: 'ok', value: await saveTest(getDb(), testId, base, body.data) };
 }
 
 const nameSchema = z.string().trim().min(1).max(80);
 
-export async function createProjectAction(name: string, aircraft: string, from: 'plain' | 'bittern'): Promise<Answer<{ projectId: number; versionId: number }>> {
-  const parsed = z.object({ name: nameSchema, aircraft: nameSchema, from: z.enum(['plain', 'bittern']) }).safeParse({ name, aircraft, from });
+export async function createProjectAction(
+  name: string,
+  aircraft: string,
+  from: 'plain' | 'bittern',
+): Promise<Answer<{ projectId: number; versionId: number }>> {
+  const parsed = z
+    .object({ name: nameSchema, aircraft: nameSchema, from: z.enum(['plain', 'bittern']) })
+    .safeParse({ name, aircraft, from });
   if (!parsed.success) return refused('Give the project and the aircraft a name of up to 80 characters.');
   const doc = parsed.data.from === 'bittern' ? bitternDocument() : starterDocument();
   return { status: 'ok', value: await createProject(getDb(), parsed.data.name, parsed.data.aircraft, doc) };
 }
 
-export async function createVersionAction(parentId: number, name: string, reason: string, data: unknown): Promise<Answer<number>> {
+export async function createVersionAction(
+  parentId: number,
+  name: string,
+  reason: string,
+  data: unknown,
+): Promise<Answer<number>> {
   const doc = readDocument(data);
-  const parsed = z.object({ parentId: idSchema, name: nameSchema, reason: z.string().max(4000) }).safeParse({ parentId, name, reason });
+  const parsed = z
+    .object({ parentId: idSchema, name: nameSchema, reason: z.string().max(4000) })
+    .safeParse({ parentId, name, reason });
   if (!parsed.success) return refused('Give the version a name of up to 80 characters.');
   if (doc.status === 'error') return refused(doc.message);
   const made = await createVersion(getDb(), parentId, parsed.data.name, reason, doc.value);
@@ -59,7 +100,9 @@ export async function createTestAction(versionId: number, data: unknown): Promis
   return made === null ? refused('The version of this test is gone.') : { status: 'ok', value: made };
 }
 
-export async function importProjectAction(text: string): Promise<Answer<{ projectId: number; versionId: number }>> {
+export async function importProjectAction(
+  text: string,
+): Promise<Answer<{ projectId: number; versionId: number }>> {
   if (typeof text !== 'string') return refused('No file was received.');
   const file = parseProjectJson(text);
   if (file.status === 'error') return refused(file.message);
@@ -76,12 +119,18 @@ export async function signInAction(name: string): Promise<Answer<Person>> {
   const parsed = nameSchema.safeParse(name);
   if (!parsed.success) return refused('Type a name of up to 80 characters.');
   const person = await personNamed(getDb(), parsed.data);
-  (await cookies()).set(PERSON_COOKIE, String(person.id), { httpOnly: true, sameSite: 'lax', path: '/', maxAge: 31_536_000 });
+  (await cookies()).set(PERSON_COOKIE, String(person.id), {
+    httpOnly: true,
+    sameSite: 'lax',
+    path: '/',
+    maxAge: 31_536_000,
+  });
   return { status: 'ok', value: person };
 }
 
 export async function setUnitsAction(id: number, units: 'metric' | 'imperial'): Promise<Answer<null>> {
-  if (!z.object({ id: idSchema, units: z.enum(['metric', 'imperial']) }).safeParse({ id, units }).success) return refused('Units are metric or imperial.');
+  if (!z.object({ id: idSchema, units: z.enum(['metric', 'imperial']) }).safeParse({ id, units }).success)
+    return refused('Units are metric or imperial.');
   await setUnits(getDb(), id, units);
   return { status: 'ok', value: null };
 }

@@ -16,15 +16,21 @@ export type BenchRequest = z.infer<typeof benchRequestSchema>;
 /** Milliseconds that one reading takes, so that a run can be watched and stopped. */
 const PACE = 90;
 
-const outsidePort = (): number | null => { const n = Number(process.env.STAND_PORT); return Number.isInteger(n) && n >= 1024 && n <= 65535 ? n : null; };
+const outsidePort = (): number | null => {
+  const n = Number(process.env.STAND_PORT);
+  return Number.isInteger(n) && n >= 1024 && n <= 65535 ? n : null;
+};
 
 /** The run as lines of JSON: `{run, step, steps, rows}` each, at the end `{done: true}` or `{error}`. */
 export function benchStream(request: BenchRequest, signal: AbortSignal): ReadableStream<Uint8Array> {
-  const text = new TextEncoder(), end = new AbortController();
+  const text = new TextEncoder(),
+    end = new AbortController();
   signal.addEventListener('abort', () => end.abort());
   return new ReadableStream({
     async start(controller) {
-      const put = (v: unknown) => { if (!end.signal.aborted) controller.enqueue(text.encode(`${JSON.stringify(v)}\n`)); };
+      const put = (v: unknown) => {
+        if (!end.signal.aborted) controller.enqueue(text.encode(`${JSON.stringify(v)}\n`));
+      };
       const outside = outsidePort();
       const own = outside === null ? await serveStand(0, { seed: request.seed, pace: PACE }) : null;
       try {
@@ -34,9 +40,15 @@ export function benchStream(request: BenchRequest, signal: AbortSignal): Readabl
         put({ error: e instanceof StandError ? e.message : 'The stand stopped in the middle of the run.' });
       } finally {
         await own?.close();
-        try { controller.close(); } catch { /* the page has gone */ }
+        try {
+          controller.close();
+        } catch {
+          /* the page has gone */
+        }
       }
     },
-    cancel() { end.abort(); },
+    cancel() {
+      end.abort();
+    },
   });
 }

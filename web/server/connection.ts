@@ -10,7 +10,9 @@ export function connect(url: string): { db: Db; pool: pg.Pool } {
   // a broken idle connection (server restarted) is dropped by the pool; the next query opens a new one
   pool.on('error', () => undefined);
   // and so is one broken while in use: its query rejects, which the caller hears; unheard, the event would end the process
-  pool.on('connect', (client) => { client.on('error', () => undefined); });
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined);
+  });
   return { db: drizzle(pool, { schema }), pool };
 }
 

@@ -41,6 +41,7 @@ async function loadDemo(db: Db): Promise<boolean> {
   await db.insert(people).values({ name: 'Pilot' }).onConflictDoNothing();
   const [any] = await db.select({ id: projects.id }).from(projects).limit(1);
   if (any) return false;
-  for (const demo of [bitternProject, craneProject, waferProject, gnatProject]) await importProject(db, demo(), true);
+  for (const demo of [bitternProject, craneProject, waferProject, gnatProject])
+    await importProject(db, demo(), true);
   return true;
 }

@@ -8,11 +8,18 @@ import { polars } from './schema';
 const MOST_ROWS = 20_000;
 const key = z.string().regex(/^[a-z0-9-]{6,80}$/);
 export const wantedSchema = z.strictObject({ keys: z.array(key).max(400) });
-export const offeredSchema = z.strictObject({ polars: z.record(key, polarSchema).refine((r) => Object.keys(r).length <= 100, 'at most 100 polars at once') });
+export const offeredSchema = z.strictObject({
+  polars: z
+    .record(key, polarSchema)
+    .refine((r) => Object.keys(r).length <= 100, 'at most 100 polars at once'),
+});
 
 export async function findPolars(db: Db, keys: readonly string[]): Promise<Record<string, Polar>> {
   if (keys.length === 0) return {};
-  const rows = await db.select({ key: polars.key, polar: polars.polar }).from(polars).where(inArray(polars.key, [...keys]));
+  const rows = await db
+    .select({ key: polars.key, polar: polars.polar })
+    .from(polars)
+    .where(inArray(polars.key, [...keys]));
   return Object.fromEntries(rows.map((r) => [r.key, r.polar]));
 }
 
@@ -22,5 +29,8 @@ export async function keepPolars(db: Db, entries: Readonly<Record<string, Polar>
   if (rows.length === 0) return;
   await db.insert(polars).values(rows).onConflictDoNothing();
   const [{ total }] = await db.select({ total: count() }).from(polars);
-  if (total > MOST_ROWS) await db.execute(sql`delete from polars where key in (select key from polars order by created_at limit ${Math.ceil(MOST_ROWS / 10)})`);
+  if (total > MOST_ROWS)
+    await db.execute(
+      sql`delete from polars where key in (select key from polars order by created_at limit ${Math.ceil(MOST_ROWS / 10)})`,
+    );
 }

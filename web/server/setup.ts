@@ -8,6 +8,8 @@ try {
   console.log(loaded ? 'Database ready; the demo was loaded.' : 'Database ready.');
 } catch (e) {
   const reason = e instanceof Error ? e.message || (e as { code?: string }).code : String(e);
-  console.error(`The database at ${new URL(url).host} cannot be used: ${reason}. Check that it runs and that the name and password are right.`);
+  console.error(
+    `The database at ${new URL(url).host} cannot be used: ${reason}. Check that it runs and that the name and password are right.`,
+  );
   process.exitCode = 1;
 }

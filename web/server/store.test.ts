@@ -10,7 +10,16 @@ import { prepareDatabase } from './migrate';
 import { platePolar } from '@skiametra/core/section';
 import { findPolars, keepPolars, offeredSchema, wantedSchema } from './polars';
 import { logs, measurements, projects, revisions, versions } from './schema';
-import { createTest, createVersion, listProjects, loadWorkspace, personNamed, saveTest, saveVersion, setUnits } from './store';
+import {
+  createTest,
+  createVersion,
+  listProjects,
+  loadWorkspace,
+  personNamed,
+  saveTest,
+  saveVersion,
+  setUnits,
+} from './store';
 
 let cluster: Awaited<ReturnType<typeof startCluster>>;
 let url = '';
@@ -25,7 +34,10 @@ beforeAll(async () => {
   ({ db, pool } = connect(url));
   await db.delete(projects);
 });
-afterAll(async () => { cluster?.kill(); await Promise.race([pool?.end().catch(() => undefined), new Promise((r) => setTimeout(r, 3000))]); });
+afterAll(async () => {
+  cluster?.kill();
+  await Promise.race([pool?.end().catch(() => undefined), new Promise((r) => setTimeout(r, 3000))]);
+});
 
 const withWind = (wind: number): DesignDocument => setPath(bitternDocument(), 'brief.site.wind', wind);
 
@@ -39,10 +51,16 @@ describe('the shelf of polars', () => {
   });
   it('requests are checked: keys, counts and numbers', () => {
     expect(wantedSchema.safeParse({ keys: ["x'; drop table polars"] }).success).toBe(false);
-    expect(wantedSchema.safeParse({ keys: Array.from({ length: 401 }, () => 'shape-abc123') }).success).toBe(false);
+    expect(wantedSchema.safeParse({ keys: Array.from({ length: 401 }, () => 'shape-abc123') }).success).toBe(
+      false,
+    );
     expect(offeredSchema.safeParse({ polars: { 'shape-abc123': polar } }).success).toBe(true);
-    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, clMax: 1e9 } } }).success).toBe(false);
-    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, extra: 1 } } }).success).toBe(false);
+    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, clMax: 1e9 } } }).success).toBe(
+      false,
+    );
+    expect(offeredSchema.safeParse({ polars: { 'shape-abc123': { ...polar, extra: 1 } } }).success).toBe(
+      false,
+    );
   });
 });
 
@@ -58,7 +76,10 @@ describe('saving', () => {
   });
   it('two saves at once from one base: one wins, the other is told', async () => {
     const { versionId } = await importProject(db, bitternProject());
-    const r = await Promise.all([saveVersion(db, versionId, 1, withWind(1), null), saveVersion(db, versionId, 1, withWind(2), null)]);
+    const r = await Promise.all([
+      saveVersion(db, versionId, 1, withWind(1), null),
+      saveVersion(db, versionId, 1, withWind(2), null),
+    ]);
     expect(r.map((x) => x.status).sort()).toEqual(['conflict', 'saved']);
   });
   it('a test’s measurements and log go to their own tables and come back', async () => {
@@ -66,21 +87,41 @@ describe('saving', () => {
     const body = bitternProject().tests[1].body;
     const row = (await createTest(db, versionId, body))!;
     const log = { name: 'log', rows: logFlight(bitternDocument(), 'tubes-6', 1, 3).rows, remarks: ['a'] };
-    const m = [{ quantity: 'lapTime', state: 'tubes-6', value: 26.5, sigma: 0.3, from: 'x', setAside: false }];
+    const m = [
+      { quantity: 'lapTime', state: 'tubes-6', value: 26.5, sigma: 0.3, from: 'x', setAside: false },
+    ];
     expect((await saveTest(db, Number(row.id), 1, { ...body, log, measurements: m })).status).toBe('saved');
-    expect((await db.select().from(measurements).where(eq(measurements.testId, Number(row.id))))[0]).toMatchObject({ quantity: 'lapTime', value: 26.5 });
+    expect(
+      (
+        await db
+          .select()
+          .from(measurements)
+          .where(eq(measurements.testId, Number(row.id)))
+      )[0],
+    ).toMatchObject({ quantity: 'lapTime', value: 26.5 });
     const back = (await loadWorkspace(db, projectId))!.tests.find((t) => t.id === row.id)!;
     expect(back.body.log).toEqual(log);
     expect((await saveTest(db, Number(row.id), 1, body)).status).toBe('conflict');
     await saveTest(db, Number(row.id), 2, { ...body, log: null });
-    expect(await db.select().from(logs).where(eq(logs.testId, Number(row.id)))).toEqual([]);
+    expect(
+      await db
+        .select()
+        .from(logs)
+        .where(eq(logs.testId, Number(row.id))),
+    ).toEqual([]);
   });
 });
 
 describe('exchange', () => {
   it('export equals import, through the database and again', async () => {
     const { projectId, versionId } = await importProject(db, bitternProject());
-    const child = (await createVersion(db, versionId, 'Bittern 2', 'spar', setPath(bitternDocument(), 'calibration.from', [])))!;
+    const child = (await createVersion(
+      db,
+      versionId,
+      'Bittern 2',
+      'spar',
+      setPath(bitternDocument(), 'calibration.from', []),
+    ))!;
     await createTest(db, child, bitternProject().tests[0].body);
     const first = (await exportProject(db, projectId))!;
     const again = await importProject(db, first);
@@ -98,26 +139,42 @@ describe('exchange', () => {
 
 describe('people and shelf', () => {
   it('units belong to the person', async () => {
-    const a = await personNamed(db, 'Asha'), b = await personNamed(db, 'Bram');
+    const a = await personNamed(db, 'Asha'),
+      b = await personNamed(db, 'Bram');
     await setUnits(db, a.id, 'imperial');
     expect((await personNamed(db, 'Asha')).units).toBe('imperial');
     expect((await personNamed(db, 'Bram')).units).toBe(b.units);
   });
-  it('the shelf lists projects with their newest version', async () => { const list = await listProjects(db); expect(list.length).toBeGreaterThan(3); expect(list[0].newest?.document.schemaVersion).toBe(SCHEMA_VERSION); });
-  it('names with quotes are data, not SQL', async () => { expect((await personNamed(db, "x'); drop table people; --")).name).toContain('drop table'); expect((await db.execute(sql`select count(*) from people`)).rows).toHaveLength(1); });
+  it('the shelf lists projects with their newest version', async () => {
+    const list = await listProjects(db);
+    expect(list.length).toBeGreaterThan(3);
+    expect(list[0].newest?.document.schemaVersion).toBe(SCHEMA_VERSION);
+  });
+  it('names with quotes are data, not SQL', async () => {
+    expect((await personNamed(db, "x'); drop table people; --")).name).toContain('drop table');
+    expect((await db.execute(sql`select count(*) from people`)).rows).toHaveLength(1);
+  });
 });
 
 describe('a database killed while saving', () => {
   it('holds either the old or the new document of every save, whole, and carries on', async () => {
     const { versionId } = await importProject(db, bitternProject());
-    let revision = 1, wind = 0.5, lost = 0;
+    let revision = 1,
+      wind = 0.5,
+      lost = 0;
     for (let round = 0; round < 3; round++) {
       const saves = (async () => {
         for (let k = 1; k <= 200; k++) {
           const next = round + k / 1000;
           const r = await saveVersion(db, versionId, revision, withWind(next), null).catch(() => null);
-          if (r === null) { lost = next; return; }
-          if (r.status === 'saved') { revision = r.revision; wind = next; }
+          if (r === null) {
+            lost = next;
+            return;
+          }
+          if (r.status === 'saved') {
+            revision = r.revision;
+            wind = next;
+          }
         }
       })();
       await new Promise((r) => setTimeout(r, 60 + 40 * round));

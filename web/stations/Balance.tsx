@@ -17,7 +17,15 @@ import { ChecksPanel, GrowthPanel, StatesPanel, WhatIfPanel } from './balance/Pa
 import { StabilityCard } from './balance/StabilityCard';
 
 const D = 'document.design';
-const VIEWS = [{ value: 'picture', label: 'Balance' }, { value: 'ledger', label: 'Masses' }, { value: 'stability', label: 'Stability' }, { value: 'states', label: 'States' }, { value: 'growth', label: 'Growth' }, { value: 'whatif', label: 'What if' }, { value: 'checks', label: 'Ground, fit, built' }];
+const VIEWS = [
+  { value: 'picture', label: 'Balance' },
+  { value: 'ledger', label: 'Masses' },
+  { value: 'stability', label: 'Stability' },
+  { value: 'states', label: 'States' },
+  { value: 'growth', label: 'Growth' },
+  { value: 'whatif', label: 'What if' },
+  { value: 'checks', label: 'Ground, fit, built' },
+];
 
 export function Balance() {
   const design = useWorkspace((w) => w.content.document.design);
@@ -31,22 +39,94 @@ export function Balance() {
   const school = report?.schools.find((s) => s.id === chosen) ?? report?.schools[0];
   const recommended = report?.schools.find((s) => s.recommended);
   const band = { forward: school?.forward ?? null, aft: school?.aft ?? null };
-  const limits = recommended && recommended.forward !== null && recommended.aft !== null ? { forward: school?.forward ?? recommended.forward, aft: school?.aft ?? recommended.aft } : null;
+  const limits =
+    recommended && recommended.forward !== null && recommended.aft !== null
+      ? { forward: school?.forward ?? recommended.forward, aft: school?.aft ?? recommended.aft }
+      : null;
   const proposal = limits && limits.forward < limits.aft ? solveBalance(design, limits) : null;
-  const apply = () => { if (proposal) edit({ type: 'apply', changes: changesOf(design, proposal).map((c) => ({ path: `${D}.${c.path}`, value: c.value })) }); };
-  const bands = report && <SchoolBands report={report} units={units} chosen={chosen} onChoose={setChosen} neutralSigma={ledger ? entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? 0 : 0} onWhy={() => setWhy({ id: 'neutralPoint', state: 'all' })} />;
+  const apply = () => {
+    if (proposal)
+      edit({
+        type: 'apply',
+        changes: changesOf(design, proposal).map((c) => ({ path: `${D}.${c.path}`, value: c.value })),
+      });
+  };
+  const bands = report && (
+    <SchoolBands
+      report={report}
+      units={units}
+      chosen={chosen}
+      onChoose={setChosen}
+      neutralSigma={ledger ? (entryOf(ledger, 'neutralPoint', 'all')?.sigma ?? 0) : 0}
+      onWhy={() => setWhy({ id: 'neutralPoint', state: 'all' })}
+    />
+  );
   return (
     <div className="stack">
-      <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}><SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="Balance view" /><LoadingPicker /></div>
-      {trouble && <p className="stoptext" role="alert">{trouble}</p>}
-      <div className="station" style={{ '--cols': view === 'ledger' ? 'minmax(0, 1.25fr) minmax(0, 1fr) 200px' : 'minmax(0, 1fr) 250px' } as CSSProperties}>
-        {view === 'ledger' && <><MassLedger /><div className="stack"><StationFindings of={['balance']} empty="Every state lies inside its limits." />{bands}<Payload /></div></>}
+      <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+        <SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="Balance view" />
+        <LoadingPicker />
+      </div>
+      {trouble && (
+        <p className="stoptext" role="alert">
+          {trouble}
+        </p>
+      )}
+      <div
+        className="station"
+        style={
+          {
+            '--cols': view === 'ledger' ? 'minmax(0, 1.25fr) minmax(0, 1fr) 200px' : 'minmax(0, 1fr) 250px',
+          } as CSSProperties
+        }
+      >
+        {view === 'ledger' && (
+          <>
+            <MassLedger />
+            <div className="stack">
+              <StationFindings of={['balance']} empty="Every state lies inside its limits." />
+              {bands}
+              <Payload />
+            </div>
+          </>
+        )}
         {view === 'picture' && (
           <div className="stack" style={{ gap: 8 }}>
             <StationFindings of={['balance']} empty="Every state lies inside its limits." />
-            <BalancePicture design={design} report={report} band={band} moves={proposal && proposal.status !== 'inside' ? proposal.moves : []} units={units} onMove={(item, x) => edit({ type: 'set', path: `${D}.items.${item}.x`, value: x })} />
-            {proposal && school && (proposal.status === 'moved' || proposal.status === 'ballast') && !school.recommended && <div className="finding look"><span className="sev" aria-hidden="true">!</span><div style={{ flex: 1 }}>By “{school.name}”: {proposal.sentence} <Button size="compact-xs" variant="light" onClick={apply}>Do that</Button></div></div>}
-            {proposal?.status === 'ballast' && school?.recommended && <div><Button size="xs" variant="light" onClick={apply}>{proposal.moves.length ? 'Move what moves and add the ballast' : 'Add the ballast'}</Button> <span className="dim" style={{ fontSize: '0.78rem' }}>The last resort: a longer nose or a lighter tail costs nothing every flight.</span></div>}
+            <BalancePicture
+              design={design}
+              report={report}
+              band={band}
+              moves={proposal && proposal.status !== 'inside' ? proposal.moves : []}
+              units={units}
+              onMove={(item, x) => edit({ type: 'set', path: `${D}.items.${item}.x`, value: x })}
+            />
+            {proposal &&
+              school &&
+              (proposal.status === 'moved' || proposal.status === 'ballast') &&
+              !school.recommended && (
+                <div className="finding look">
+                  <span className="sev" aria-hidden="true">
+                    !
+                  </span>
+                  <div style={{ flex: 1 }}>
+                    By “{school.name}”: {proposal.sentence}{' '}
+                    <Button size="compact-xs" variant="light" onClick={apply}>
+                      Do that
+                    </Button>
+                  </div>
+                </div>
+              )}
+            {proposal?.status === 'ballast' && school?.recommended && (
+              <div>
+                <Button size="xs" variant="light" onClick={apply}>
+                  {proposal.moves.length ? 'Move what moves and add the ballast' : 'Add the ballast'}
+                </Button>{' '}
+                <span className="dim" style={{ fontSize: '0.78rem' }}>
+                  The last resort: a longer nose or a lighter tail costs nothing every flight.
+                </span>
+              </div>
+            )}
             {bands}
           </div>
         )}
@@ -56,10 +136,37 @@ export function Balance() {
         {view === 'whatif' && <WhatIfPanel />}
         {view === 'checks' && report && <ChecksPanel report={report} />}
         <div className="stack">
-          {report && <section className="block" aria-label="First flight"><h2>First flight</h2><div>{report.first.sentence}</div><div className="caution" style={{ marginTop: 6 }}>Balance it on the bench in this very state before it is armed; people behind the launcher; follow the rules of your field.</div></section>}
-          <Readings title="Balance" ids={['mass', 'plannedMass', 'cgX', 'cgSpread', 'cgChord', 'staticMargin', 'yawStiffness', 'trimElevator']} />
+          {report && (
+            <section className="block" aria-label="First flight">
+              <h2>First flight</h2>
+              <div>{report.first.sentence}</div>
+              <div className="caution" style={{ marginTop: 6 }}>
+                Balance it on the bench in this very state before it is armed; people behind the launcher;
+                follow the rules of your field.
+              </div>
+            </section>
+          )}
+          <Readings
+            title="Balance"
+            ids={[
+              'mass',
+              'plannedMass',
+              'cgX',
+              'cgSpread',
+              'cgChord',
+              'staticMargin',
+              'yawStiffness',
+              'trimElevator',
+            ]}
+          />
           <Readings title="Limits" ids={['neutralPoint', 'cgForward', 'cgAft']} />
-          <section className="block"><h2>Margin wanted</h2><div className="fields"><DocField label="Least" path={`${D}.flight.marginMin`} kind="chordPercent" /><DocField label="Most" path={`${D}.flight.marginMax`} kind="chordPercent" /></div></section>
+          <section className="block">
+            <h2>Margin wanted</h2>
+            <div className="fields">
+              <DocField label="Least" path={`${D}.flight.marginMin`} kind="chordPercent" />
+              <DocField label="Most" path={`${D}.flight.marginMax`} kind="chordPercent" />
+            </div>
+          </section>
         </div>
       </div>
     </div>

@@ -11,17 +11,32 @@ import { FormulaEditor } from './FormulaEditor';
 
 const B = 'document.brief';
 const SURFACES: { value: string; label: string; mu: number }[] = [
-  { value: 'tarmac', label: 'tarmac', mu: 0.03 }, { value: 'boards', label: 'boards', mu: 0.06 }, { value: 'short grass', label: 'short grass', mu: 0.08 }, { value: 'long grass', label: 'long grass', mu: 0.15 },
+  { value: 'tarmac', label: 'tarmac', mu: 0.03 },
+  { value: 'boards', label: 'boards', mu: 0.06 },
+  { value: 'short grass', label: 'short grass', mu: 0.08 },
+  { value: 'long grass', label: 'long grass', mu: 0.15 },
 ];
-const quantityOptions = Object.values(QUANTITIES).map((q) => ({ value: q.id, label: q.name })).sort((a, b) => a.label.localeCompare(b.label));
+const quantityOptions = Object.values(QUANTITIES)
+  .map((q) => ({ value: q.id, label: q.name }))
+  .sort((a, b) => a.label.localeCompare(b.label));
 
 export function Brief() {
   return (
     <div className="station two">
       <div className="stack">
-        <section className="block"><h2>What is asked</h2><TextCell label="Purpose" path={`${B}.purpose`} area rows={4} placeholder="What must this aircraft do, and for whom?" /></section>
+        <section className="block">
+          <h2>What is asked</h2>
+          <TextCell
+            label="Purpose"
+            path={`${B}.purpose`}
+            area
+            rows={4}
+            placeholder="What must this aircraft do, and for whom?"
+          />
+        </section>
         <Site />
-        <section className="block"><h2>Course</h2>
+        <section className="block">
+          <h2>Course</h2>
           <div className="fields">
             <DocField label="Straight" path={`${B}.course.straight`} kind="distance" />
             <IntField label="Straights per lap" path={`${B}.course.straightsPerLap`} />
@@ -35,9 +50,26 @@ export function Brief() {
       <div className="stack">
         <Requirements />
         <Missions />
-        <section className="block"><h2>Best of the field <span className="right dim">figures a formula may name; likely is used, the range shows in Score</span></h2>
-          <SheetTable path={`${B}.rivals`} caption="Best of the field" addLabel="Add a figure" newRow={() => ({ name: `best${Date.now() % 10000}`, low: 1, likely: 1, high: 1, note: '' })}
-            columns={[{ key: 'name', label: 'Name', cell: { type: 'text' }, width: 120 }, { key: 'low', label: 'Low', cell: { type: 'quantity', kind: 'points' }, width: 70 }, { key: 'likely', label: 'Likely', cell: { type: 'quantity', kind: 'points' }, width: 70 }, { key: 'high', label: 'High', cell: { type: 'quantity', kind: 'points' }, width: 70 }, { key: 'note', label: 'Where from', cell: { type: 'text' } }]} />
+        <section className="block">
+          <h2>
+            Best of the field{' '}
+            <span className="right dim">
+              figures a formula may name; likely is used, the range shows in Score
+            </span>
+          </h2>
+          <SheetTable
+            path={`${B}.rivals`}
+            caption="Best of the field"
+            addLabel="Add a figure"
+            newRow={() => ({ name: `best${Date.now() % 10000}`, low: 1, likely: 1, high: 1, note: '' })}
+            columns={[
+              { key: 'name', label: 'Name', cell: { type: 'text' }, width: 120 },
+              { key: 'low', label: 'Low', cell: { type: 'quantity', kind: 'points' }, width: 70 },
+              { key: 'likely', label: 'Likely', cell: { type: 'quantity', kind: 'points' }, width: 70 },
+              { key: 'high', label: 'High', cell: { type: 'quantity', kind: 'points' }, width: 70 },
+              { key: 'note', label: 'Where from', cell: { type: 'text' } },
+            ]}
+          />
         </section>
         <Watch />
       </div>
@@ -49,25 +81,63 @@ function Site() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
   return (
-    <section className="block"><h2>Site</h2>
+    <section className="block">
+      <h2>Site</h2>
       <div className="fields">
         <DocField label="Elevation" path={`${B}.site.elevation`} kind="distance" />
         <DocField label="Temperature" path={`${B}.site.temperature`} kind="temperature" />
         <DocField label="Wind along the course" path={`${B}.site.wind`} kind="speed" />
         <DocField label="Strip length" path={`${B}.site.stripLength`} kind="distance" />
-        <div className="qf"><label htmlFor="surface">Surface</label>
-          <select id="surface" className="cell" style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', font: 'inherit', padding: '4px 0' }} value={site.surface}
-            onChange={(e) => { const s = SURFACES.find((x) => x.value === e.target.value)!; edit({ type: 'apply', changes: [{ path: `${B}.site.surface`, value: s.value }, { path: `${B}.site.rollingFriction`, value: s.mu }] }); }}>
-            {SURFACES.map((s) => <option key={s.value} value={s.value}>{s.label}</option>)}
+        <div className="qf">
+          <label htmlFor="surface">Surface</label>
+          <select
+            id="surface"
+            className="cell"
+            style={{
+              width: '100%',
+              border: 0,
+              borderBottom: '1px solid var(--hair)',
+              background: 'transparent',
+              color: 'var(--ink)',
+              font: 'inherit',
+              padding: '4px 0',
+            }}
+            value={site.surface}
+            onChange={(e) => {
+              const s = SURFACES.find((x) => x.value === e.target.value)!;
+              edit({
+                type: 'apply',
+                changes: [
+                  { path: `${B}.site.surface`, value: s.value },
+                  { path: `${B}.site.rollingFriction`, value: s.mu },
+                ],
+              });
+            }}
+          >
+            {SURFACES.map((s) => (
+              <option key={s.value} value={s.value}>
+                {s.label}
+              </option>
+            ))}
           </select>
         </div>
-        <DocField label="Rolling friction" path={`${B}.site.rollingFriction`} kind="ratio" hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1." />
+        <DocField
+          label="Rolling friction"
+          path={`${B}.site.rollingFriction`}
+          kind="ratio"
+          hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
+        />
       </div>
     </section>
   );
 }
 
-const STATUS = { met: ['✓', 'met', 'var(--fine)'], unproven: ['~', 'within the uncertainty', 'var(--look)'], missed: ['✕', 'missed', 'var(--stop)'], unknown: ['?', 'not computed', 'var(--ink-2)'] } as const;
+const STATUS = {
+  met: ['✓', 'met', 'var(--fine)'],
+  unproven: ['~', 'within the uncertainty', 'var(--look)'],
+  missed: ['✕', 'missed', 'var(--stop)'],
+  unknown: ['?', 'not computed', 'var(--ink-2)'],
+} as const;
 
 function Requirements() {
   const brief = useWorkspace((w) => w.content.document.brief);
@@ -76,38 +146,125 @@ function Requirements() {
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger) : [];
-  const states = [{ value: 'all', label: 'every loading' }, ...design.loadings.map((l) => ({ value: l.id, label: l.name }))];
+  const states = [
+    { value: 'all', label: 'every loading' },
+    ...design.loadings.map((l) => ({ value: l.id, label: l.name })),
+  ];
   const limit = (i: number, which: 'min' | 'max') => {
     const r = brief.requirements[i];
     const kind = quantityDef(r.quantity)?.kind ?? 'ratio';
     const used = which === 'min' ? r.op !== 'atMost' : r.op !== 'atLeast';
     if (!used) return <span className="dim">–</span>;
-    return <QuantityField label={`${which === 'min' ? 'At least' : 'At most'}, row ${i + 1}`} hideLabel value={r[which]} kind={kind} onCommit={(si) => edit({ type: 'set', path: `${B}.requirements.${i}.${which}`, value: si })} />;
+    return (
+      <QuantityField
+        label={`${which === 'min' ? 'At least' : 'At most'}, row ${i + 1}`}
+        hideLabel
+        value={r[which]}
+        kind={kind}
+        onCommit={(si) => edit({ type: 'set', path: `${B}.requirements.${i}.${which}`, value: si })}
+      />
+    );
   };
   const setOp = (i: number, op: 'atLeast' | 'atMost' | 'between') => {
     const r = brief.requirements[i];
     const some = r.min ?? r.max ?? 0;
-    edit({ type: 'set', path: `${B}.requirements.${i}`, value: { ...r, op, min: op === 'atMost' ? null : r.min ?? some, max: op === 'atLeast' ? null : r.max ?? some } });
+    edit({
+      type: 'set',
+      path: `${B}.requirements.${i}`,
+      value: {
+        ...r,
+        op,
+        min: op === 'atMost' ? null : (r.min ?? some),
+        max: op === 'atLeast' ? null : (r.max ?? some),
+      },
+    });
   };
   return (
-    <section className="block"><h2>Requirements</h2>
-      <SheetTable path={`${B}.requirements`} caption="Requirements" addLabel="Add a requirement"
-        newRow={() => ({ id: freshId('req', brief.requirements), quantity: 'stallSpeed', state: 'all', op: 'atMost', min: null, max: 10, rule: '', wish: false })}
+    <section className="block">
+      <h2>Requirements</h2>
+      <SheetTable
+        path={`${B}.requirements`}
+        caption="Requirements"
+        addLabel="Add a requirement"
+        newRow={() => ({
+          id: freshId('req', brief.requirements),
+          quantity: 'stallSpeed',
+          state: 'all',
+          op: 'atMost',
+          min: null,
+          max: 10,
+          rule: '',
+          wish: false,
+        })}
         columns={[
-          { key: 'quantity', label: 'Quantity', cell: { type: 'choice', options: quantityOptions }, width: 148 },
+          {
+            key: 'quantity',
+            label: 'Quantity',
+            cell: { type: 'choice', options: quantityOptions },
+            width: 148,
+          },
           { key: 'state', label: 'In', cell: { type: 'choice', options: states }, width: 88 },
-          { key: 'op', label: 'Must be', width: 62, cell: { type: 'shown', render: (_, i) => <select className="cell" aria-label={`Must be, row ${i + 1}`} value={brief.requirements[i]?.op} onChange={(e) => setOp(i, e.target.value as 'atLeast')}><option value="atLeast">at least</option><option value="atMost">at most</option><option value="between">between</option></select> } },
-          { key: 'min', label: 'Low', numeric: true, width: 80, cell: { type: 'shown', render: (_, i) => limit(i, 'min') } },
-          { key: 'max', label: 'High', numeric: true, width: 80, cell: { type: 'shown', render: (_, i) => limit(i, 'max') } },
+          {
+            key: 'op',
+            label: 'Must be',
+            width: 62,
+            cell: {
+              type: 'shown',
+              render: (_, i) => (
+                <select
+                  className="cell"
+                  aria-label={`Must be, row ${i + 1}`}
+                  value={brief.requirements[i]?.op}
+                  onChange={(e) => setOp(i, e.target.value as 'atLeast')}
+                >
+                  <option value="atLeast">at least</option>
+                  <option value="atMost">at most</option>
+                  <option value="between">between</option>
+                </select>
+              ),
+            },
+          },
+          {
+            key: 'min',
+            label: 'Low',
+            numeric: true,
+            width: 80,
+            cell: { type: 'shown', render: (_, i) => limit(i, 'min') },
+          },
+          {
+            key: 'max',
+            label: 'High',
+            numeric: true,
+            width: 80,
+            cell: { type: 'shown', render: (_, i) => limit(i, 'max') },
+          },
           { key: 'rule', label: 'Rule it comes from', cell: { type: 'text' } },
-          { key: 'id', label: 'Predicted', width: 100, cell: { type: 'shown', render: (_, i) => {
-            const c = checks[i];
-            if (!c) return <span className="dim">…</span>;
-            const [sign, word, colour] = STATUS[c.status];
-            const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
-            return <span title={c.sentence} style={{ whiteSpace: 'nowrap' }}><b style={{ color: colour }} aria-label={word}>{sign}</b> <span className="num">{Number.isFinite(c.value) ? formatQuantity(c.value, kind, units) : '–'}</span></span>;
-          } } },
-        ]} />
+          {
+            key: 'id',
+            label: 'Predicted',
+            width: 100,
+            cell: {
+              type: 'shown',
+              render: (_, i) => {
+                const c = checks[i];
+                if (!c) return <span className="dim">…</span>;
+                const [sign, word, colour] = STATUS[c.status];
+                const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
+                return (
+                  <span title={c.sentence} style={{ whiteSpace: 'nowrap' }}>
+                    <b style={{ color: colour }} aria-label={word}>
+                      {sign}
+                    </b>{' '}
+                    <span className="num">
+                      {Number.isFinite(c.value) ? formatQuantity(c.value, kind, units) : '–'}
+                    </span>
+                  </span>
+                );
+              },
+            },
+          },
+        ]}
+      />
     </section>
   );
 }
@@ -117,19 +274,55 @@ function Missions() {
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
   const edit = useWorkspace((w) => w.edit);
   return (
-    <section className="block"><h2>Score <span className="right dim">one formula per mission; the score is their sum</span></h2>
+    <section className="block">
+      <h2>
+        Score <span className="right dim">one formula per mission; the score is their sum</span>
+      </h2>
       {missions.map((m, i) => (
         <div key={m.id} className="missionrow">
           <TextCell label={`Mission ${i + 1} name`} path={`${B}.missions.${i}.name`} />
           <FormulaEditor index={i} />
-          <select className="cell" aria-label={`Mission ${i + 1} is flown in`} value={m.loading} style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }} onChange={(e) => edit({ type: 'set', path: `${B}.missions.${i}.loading`, value: e.target.value })}>
+          <select
+            className="cell"
+            aria-label={`Mission ${i + 1} is flown in`}
+            value={m.loading}
+            style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }}
+            onChange={(e) => edit({ type: 'set', path: `${B}.missions.${i}.loading`, value: e.target.value })}
+          >
             <option value="each">free choice</option>
-            {loadings.map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}
+            {loadings.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.name}
+              </option>
+            ))}
           </select>
-          <ActionIcon size="sm" onClick={() => edit({ type: 'remove', path: `${B}.missions`, index: i })} aria-label={`Remove mission ${i + 1}`}><IconTrash size={14} /></ActionIcon>
+          <ActionIcon
+            size="sm"
+            onClick={() => edit({ type: 'remove', path: `${B}.missions`, index: i })}
+            aria-label={`Remove mission ${i + 1}`}
+          >
+            <IconTrash size={14} />
+          </ActionIcon>
         </div>
       ))}
-      <Button variant="subtle" mt={6} onClick={() => edit({ type: 'insert', path: `${B}.missions`, value: { id: freshId('mission', missions), name: 'New mission', formula: 'laps', loading: 'each' } })}>Add a mission</Button>
+      <Button
+        variant="subtle"
+        mt={6}
+        onClick={() =>
+          edit({
+            type: 'insert',
+            path: `${B}.missions`,
+            value: {
+              id: freshId('mission', missions),
+              name: 'New mission',
+              formula: 'laps',
+              loading: 'each',
+            },
+          })
+        }
+      >
+        Add a mission
+      </Button>
     </section>
   );
 }
@@ -139,16 +332,43 @@ function Watch() {
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
   const loading = useWorkspace((w) => w.loading);
   const edit = useWorkspace((w) => w.edit);
-  const name = (k: string) => { const [id, s] = k.split('@'); const l = loadings.find((x) => x.id === s); return `${quantityDef(id)?.name ?? id}${l ? `, ${l.name}` : ''}`; };
+  const name = (k: string) => {
+    const [id, s] = k.split('@');
+    const l = loadings.find((x) => x.id === s);
+    return `${quantityDef(id)?.name ?? id}${l ? `, ${l.name}` : ''}`;
+  };
   const set = (next: string[]) => edit({ type: 'set', path: `${B}.watch`, value: next });
   return (
-    <section className="block"><h2>Numbers on the strip <span className="right dim">{watch.length} of 8</span></h2>
+    <section className="block">
+      <h2>
+        Numbers on the strip <span className="right dim">{watch.length} of 8</span>
+      </h2>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
-        {watch.map((k) => <Button key={k} variant="default" onClick={() => set(watch.filter((x) => x !== k))} aria-label={`Stop watching ${name(k)}`}>{name(k)} ×</Button>)}
+        {watch.map((k) => (
+          <Button
+            key={k}
+            variant="default"
+            onClick={() => set(watch.filter((x) => x !== k))}
+            aria-label={`Stop watching ${name(k)}`}
+          >
+            {name(k)} ×
+          </Button>
+        ))}
         {watch.length < 8 && (
           <Menu>
-            <Menu.Target><Button variant="light">Watch another</Button></Menu.Target>
-            <Menu.Dropdown mah={320} style={{ overflow: 'auto' }}>{quantityOptions.map((q) => { const k = `${q.value}@${quantityDef(q.value)!.scope === 'all' ? 'all' : loading}`; return <Menu.Item key={k} disabled={watch.includes(k)} onClick={() => set([...watch, k])}>{q.label}</Menu.Item>; })}</Menu.Dropdown>
+            <Menu.Target>
+              <Button variant="light">Watch another</Button>
+            </Menu.Target>
+            <Menu.Dropdown mah={320} style={{ overflow: 'auto' }}>
+              {quantityOptions.map((q) => {
+                const k = `${q.value}@${quantityDef(q.value)!.scope === 'all' ? 'all' : loading}`;
+                return (
+                  <Menu.Item key={k} disabled={watch.includes(k)} onClick={() => set([...watch, k])}>
+                    {q.label}
+                  </Menu.Item>
+                );
+              })}
+            </Menu.Dropdown>
           </Menu>
         )}
       </div>

@@ -14,19 +14,35 @@ export function Flight() {
   return (
     <div className="station">
       <div className="stack">
-        <section className="block"><h2>How it is flown</h2><div className="fields">
-          <DocField label="Throttle on the laps" path={`${F}.lapThrottle`} kind="percent" /><DocField label="Bank in the turns" path={`${F}.turnBank`} kind="angle" />
-          <DocField label="Charge kept back" path={`${F}.reserve`} kind="percent" /><DocField label="Lift-off over stall speed" path={`${F}.liftOffFactor`} kind="ratio" />
-          <DocField label="CL while rolling" path={`${F}.groundCl`} kind="ratio" />
-        </div></section>
-        <div><LoadingPicker /></div>
+        <section className="block">
+          <h2>How it is flown</h2>
+          <div className="fields">
+            <DocField label="Throttle on the laps" path={`${F}.lapThrottle`} kind="percent" />
+            <DocField label="Bank in the turns" path={`${F}.turnBank`} kind="angle" />
+            <DocField label="Charge kept back" path={`${F}.reserve`} kind="percent" />
+            <DocField label="Lift-off over stall speed" path={`${F}.liftOffFactor`} kind="ratio" />
+            <DocField label="CL while rolling" path={`${F}.groundCl`} kind="ratio" />
+          </div>
+        </section>
+        <div>
+          <LoadingPicker />
+        </div>
         <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed', 'liftOffSpeed', 'groundRun']} />
         <StationFindings of={['flight']} empty="It leaves the strip, climbs and turns in every loading." />
       </div>
-      <div className="stack"><FlightCharts /><LoadingTable /></div>
       <div className="stack">
-        <Readings title="Fast and far" ids={['climbRate', 'topSpeed', 'glideRatio', 'glideSpeed', 'minSink', 'endurance']} />
-        <Readings title="Laps" ids={['lapSpeed', 'lapTime', 'lapEnergy', 'lapsExact', 'energyLeft', 'timedTime']} />
+        <FlightCharts />
+        <LoadingTable />
+      </div>
+      <div className="stack">
+        <Readings
+          title="Fast and far"
+          ids={['climbRate', 'topSpeed', 'glideRatio', 'glideSpeed', 'minSink', 'endurance']}
+        />
+        <Readings
+          title="Laps"
+          ids={['lapSpeed', 'lapTime', 'lapEnergy', 'lapsExact', 'energyLeft', 'timedTime']}
+        />
       </div>
     </div>
   );
@@ -43,13 +59,45 @@ function FlightCharts() {
   const vs = entryOf(ledger, 'stallSpeed', loading)!.value;
   return (
     <>
-      <ChartFrame title="Drag against airspeed" height={220} xName="Airspeed" xKind="speed" yName="Drag" yKind="force" yFromZero series={[{ name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'predicted' }, ...(old ? [{ name: 'compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []), { name: 'stall', x: [vs, vs], y: [0, Math.max(...drag.y)], look: 'asked' }]} />
-      {climb && <ChartFrame title="Climb at full throttle against airspeed" height={200} xName="Airspeed" xKind="speed" yName="Climb" yKind="climbRate" series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]} />}
+      <ChartFrame
+        title="Drag against airspeed"
+        height={220}
+        xName="Airspeed"
+        xKind="speed"
+        yName="Drag"
+        yKind="force"
+        yFromZero
+        series={[
+          { name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'predicted' },
+          ...(old ? [{ name: 'compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []),
+          { name: 'stall', x: [vs, vs], y: [0, Math.max(...drag.y)], look: 'asked' },
+        ]}
+      />
+      {climb && (
+        <ChartFrame
+          title="Climb at full throttle against airspeed"
+          height={200}
+          xName="Airspeed"
+          xKind="speed"
+          yName="Climb"
+          yKind="climbRate"
+          series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]}
+        />
+      )}
     </>
   );
 }
 
-const COLUMNS = ['mass', 'stallSpeed', 'groundRun', 'climbRate', 'lapTime', 'lapsExact', 'energyLeft', 'allowedLoadFactor'];
+const COLUMNS = [
+  'mass',
+  'stallSpeed',
+  'groundRun',
+  'climbRate',
+  'lapTime',
+  'lapsExact',
+  'energyLeft',
+  'allowedLoadFactor',
+];
 
 /** Every loading beside the others. */
 function LoadingTable() {
@@ -61,11 +109,56 @@ function LoadingTable() {
   const strip = useWorkspace((w) => w.content.document.brief.site.stripLength);
   if (!ledger || ledger.stopped) return null;
   return (
-    <section className="block"><h2>Every loading</h2><div className="scrollx">
-      <table className="sheet fixed"><thead><tr><th style={{ width: 64 }}>Loading</th>{COLUMNS.map((c) => { const d = quantityDef(c)!; const u = unitLabel(shownUnit(d.kind, units)); return <th key={c} className="num">{d.name}{u ? ` [${u}]` : ''}</th>; })}</tr></thead>
-        <tbody>{loadings.map((l) => (
-          <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}><td>{l.name}</td>
-            {COLUMNS.map((c) => { const e = entryOf(ledger, c, l.id); if (!e) return <td key={c} className="num dim">–</td>; return <td key={c} className="num" style={{ cursor: 'pointer', color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined }} onClick={() => setWhy({ id: c, state: l.id })}>{formatValue(e.value, e.kind, units)}</td>; })}
-          </tr>))}</tbody></table></div></section>
+    <section className="block">
+      <h2>Every loading</h2>
+      <div className="scrollx">
+        <table className="sheet fixed">
+          <thead>
+            <tr>
+              <th style={{ width: 64 }}>Loading</th>
+              {COLUMNS.map((c) => {
+                const d = quantityDef(c)!;
+                const u = unitLabel(shownUnit(d.kind, units));
+                return (
+                  <th key={c} className="num">
+                    {d.name}
+                    {u ? ` [${u}]` : ''}
+                  </th>
+                );
+              })}
+            </tr>
+          </thead>
+          <tbody>
+            {loadings.map((l) => (
+              <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}>
+                <td>{l.name}</td>
+                {COLUMNS.map((c) => {
+                  const e = entryOf(ledger, c, l.id);
+                  if (!e)
+                    return (
+                      <td key={c} className="num dim">
+                        –
+                      </td>
+                    );
+                  return (
+                    <td
+                      key={c}
+                      className="num"
+                      style={{
+                        cursor: 'pointer',
+                        color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined,
+                      }}
+                      onClick={() => setWhy({ id: c, state: l.id })}
+                    >
+                      {formatValue(e.value, e.kind, units)}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
   );
 }

@@ -17,14 +17,57 @@ export function FormulaEditor({ index }: { index: number }) {
   const bad = checked.status === 'error';
   const change = (t: string) => {
     setText(t);
-    if (compileFormula(t, names).status === 'ok') edit({ type: 'set', path: `document.brief.missions.${index}.formula`, value: t });
+    if (compileFormula(t, names).status === 'ok')
+      edit({ type: 'set', path: `document.brief.missions.${index}.formula`, value: t });
   };
   return (
     <div className={`qf${bad ? ' bad' : ''}`}>
-      <div className="box"><input id={id} list={`${id}-names`} value={shown} spellCheck={false} aria-label={`Mission ${index + 1} formula`} aria-invalid={bad} aria-describedby={`${id}-e`} onChange={(e) => change(e.target.value)} onBlur={() => { if (!bad) setText(null); }} onKeyDown={(e) => { if (e.key === 'Escape') setText(null); }} /></div>
-      {bad && <div className="err" id={`${id}-e`} role="alert">{checked.message} <span className="num">{checked.at < shown.length ? `Here: ${shown.slice(Math.max(0, checked.at - 8), checked.at)}▸${shown.slice(checked.at, checked.at + 12)}` : ''}</span> The last good formula is still in force.</div>}
-      {!bad && checked.warnings.map((w) => <div key={w} style={{ fontSize: '0.75rem', color: 'var(--look)' }}>{w}</div>)}
-      {text !== null && <div className="dim" style={{ fontSize: '0.72rem' }}>Names: {Object.keys(names).slice(0, 200).filter((n) => n.toLowerCase().includes((shown.match(/[A-Za-z]\w*$/)?.[0] ?? '').toLowerCase())).slice(0, 9).join(', ')} …</div>}
+      <div className="box">
+        <input
+          id={id}
+          list={`${id}-names`}
+          value={shown}
+          spellCheck={false}
+          aria-label={`Mission ${index + 1} formula`}
+          aria-invalid={bad}
+          aria-describedby={`${id}-e`}
+          onChange={(e) => change(e.target.value)}
+          onBlur={() => {
+            if (!bad) setText(null);
+          }}
+          onKeyDown={(e) => {
+            if (e.key === 'Escape') setText(null);
+          }}
+        />
+      </div>
+      {bad && (
+        <div className="err" id={`${id}-e`} role="alert">
+          {checked.message}{' '}
+          <span className="num">
+            {checked.at < shown.length
+              ? `Here: ${shown.slice(Math.max(0, checked.at - 8), checked.at)}▸${shown.slice(checked.at, checked.at + 12)}`
+              : ''}
+          </span>{' '}
+          The last good formula is still in force.
+        </div>
+      )}
+      {!bad &&
+        checked.warnings.map((w) => (
+          <div key={w} style={{ fontSize: '0.75rem', color: 'var(--look)' }}>
+            {w}
+          </div>
+        ))}
+      {text !== null && (
+        <div className="dim" style={{ fontSize: '0.72rem' }}>
+          Names:{' '}
+          {Object.keys(names)
+            .slice(0, 200)
+            .filter((n) => n.toLowerCase().includes((shown.match(/[A-Za-z]\w*$/)?.[0] ?? '').toLowerCase()))
+            .slice(0, 9)
+            .join(', ')}{' '}
+          …
+        </div>
+      )}
     </div>
   );
 }

@@ -22,7 +22,17 @@ import type { Ghost } from './power/useGhost';
 import { usePower } from './power/usePower';
 
 const P = 'document.design.power';
-const TABS = { drive: 'Drive', choose: 'Choose', bench: 'Bench', energy: 'Energy', supply: 'Supply and swaps', hover: 'Hover', rubber: 'Rubber', glide: 'Glide', sun: 'Sun' } as const;
+const TABS = {
+  drive: 'Drive',
+  choose: 'Choose',
+  bench: 'Bench',
+  energy: 'Energy',
+  supply: 'Supply and swaps',
+  hover: 'Hover',
+  rubber: 'Rubber',
+  glide: 'Glide',
+  sun: 'Sun',
+} as const;
 type Tab = keyof typeof TABS;
 
 export function Power() {
@@ -34,36 +44,118 @@ export function Power() {
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const motor = !power.unpowered;
   if (!motor && !power.rubber && !power.lift) {
-    return <div className="stack"><p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>{report && <GlideTab report={report} />}<div style={{ display: 'flex', gap: 8 }}><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>Fit an electric motor</Button><Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}>Fit a rubber motor</Button></div></div>;
+    return (
+      <div className="stack">
+        <p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>
+        {report && <GlideTab report={report} />}
+        <div style={{ display: 'flex', gap: 8 }}>
+          <Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>
+            Fit an electric motor
+          </Button>
+          <Button
+            variant="light"
+            onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}
+          >
+            Fit a rubber motor
+          </Button>
+        </div>
+      </div>
+    );
   }
-  const open = (Object.keys(TABS) as Tab[]).filter((t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t));
+  const open = (Object.keys(TABS) as Tab[]).filter(
+    (t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t),
+  );
   const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
   // a report of the design before a part was fitted lacks it for a moment
-  const ready = report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
+  const ready =
+    report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
   return (
     <div className="stack" style={{ gap: 10 }}>
-      <div style={{ overflowX: 'auto' }}><SegmentedControl size="xs" aria-label="Part of the Power station" value={tab} onChange={(v) => setChosen(v as Tab)} data={open.map((value) => ({ value, label: TABS[value] }))} /></div>
-      {trouble && <p className="stoptext" role="alert">{trouble}</p>}
+      <div style={{ overflowX: 'auto' }}>
+        <SegmentedControl
+          size="xs"
+          aria-label="Part of the Power station"
+          value={tab}
+          onChange={(v) => setChosen(v as Tab)}
+          data={open.map((value) => ({ value, label: TABS[value] }))}
+        />
+      </div>
+      {trouble && (
+        <p className="stoptext" role="alert">
+          {trouble}
+        </p>
+      )}
       {ledger?.stopped && <p className="stoptext">{ledger.stopped}</p>}
-      {tab === 'bench' ? <BenchTab /> : !ready ? <p className="dim" role="status">Working out the drive …</p> : tab === 'drive' ? <Drive report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'choose' ? <MatchTab report={ready} ghost={ghost} setGhost={setGhost} /> : tab === 'energy' ? <EnergyTab report={ready} /> : tab === 'supply' ? <SupplyTab report={ready} /> : tab === 'hover' ? <HoverTab report={ready} /> : tab === 'rubber' ? <RubberTab report={ready} /> : tab === 'glide' ? <GlideTab report={ready} /> : <SunTab report={ready} />}
+      {tab === 'bench' ? (
+        <BenchTab />
+      ) : !ready ? (
+        <p className="dim" role="status">
+          Working out the drive …
+        </p>
+      ) : tab === 'drive' ? (
+        <Drive report={ready} ghost={ghost} setGhost={setGhost} />
+      ) : tab === 'choose' ? (
+        <MatchTab report={ready} ghost={ghost} setGhost={setGhost} />
+      ) : tab === 'energy' ? (
+        <EnergyTab report={ready} />
+      ) : tab === 'supply' ? (
+        <SupplyTab report={ready} />
+      ) : tab === 'hover' ? (
+        <HoverTab report={ready} />
+      ) : tab === 'rubber' ? (
+        <RubberTab report={ready} />
+      ) : tab === 'glide' ? (
+        <GlideTab report={ready} />
+      ) : (
+        <SunTab report={ready} />
+      )}
     </div>
   );
 }
 
-function Drive({ report, ghost, setGhost }: { report: PowerReport; ghost: Ghost | null; setGhost: (g: Ghost | null) => void }) {
+function Drive({
+  report,
+  ghost,
+  setGhost,
+}: {
+  report: PowerReport;
+  ghost: Ghost | null;
+  setGhost: (g: Ghost | null) => void;
+}) {
   return (
-    <div className="station" style={{ '--cols': 'minmax(225px, 262px) minmax(0, 1fr) minmax(200px, 232px)' } as CSSProperties}>
-      <div className="stack"><DriveInputs /></div>
+    <div
+      className="station"
+      style={{ '--cols': 'minmax(225px, 262px) minmax(0, 1fr) minmax(200px, 232px)' } as CSSProperties}
+    >
+      <div className="stack">
+        <DriveInputs />
+      </div>
       <div className="stack" style={{ gap: 8 }}>
         <ChainPicture report={report} />
         <StationFindings of={['power']} empty="Current, tip speed and pack are inside their limits." />
         <DriveCharts report={report} ghost={ghost} height={195} />
-        {ghost && <div className="dim" style={{ fontSize: '0.78rem' }}>Ghost: {ghost.name} <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>Forget it</Button></div>}
+        {ghost && (
+          <div className="dim" style={{ fontSize: '0.78rem' }}>
+            Ghost: {ghost.name}{' '}
+            <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>
+              Forget it
+            </Button>
+          </div>
+        )}
       </div>
       <div className="stack">
-        <Readings title="Standing still, full throttle" state="all" ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']} />
-        <div><LoadingPicker /></div>
-        <Readings title="In this state" ids={['thrustToWeight', 'powerToWeight', 'lapSpeed', 'lapCurrent', 'endurance']} />
+        <Readings
+          title="Standing still, full throttle"
+          state="all"
+          ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']}
+        />
+        <div>
+          <LoadingPicker />
+        </div>
+        <Readings
+          title="In this state"
+          ids={['thrustToWeight', 'powerToWeight', 'lapSpeed', 'lapCurrent', 'endurance']}
+        />
         <Card report={report} />
       </div>
     </div>
@@ -73,19 +165,44 @@ function Drive({ report, ghost, setGhost }: { report: PowerReport; ghost: Ghost 
 /** The small figures of the drive that have no uncertainty of their own. */
 function Card({ report }: { report: PowerReport }) {
   const units = useWorkspace((w) => w.units);
-  const c = report.cards!, v = report.volts!, line = (n: string, t: string) => <div key={n} style={{ display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: '0.78rem' }}><span className="dim">{n}</span><span className="num">{t}</span></div>;
+  const c = report.cards!,
+    v = report.volts!,
+    line = (n: string, t: string) => (
+      <div key={n} style={{ display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: '0.78rem' }}>
+        <span className="dim">{n}</span>
+        <span className="num">{t}</span>
+      </div>
+    );
   return (
-    <section className="block" aria-label="More of the drive"><h2>More of the drive</h2>
+    <section className="block" aria-label="More of the drive">
+      <h2>More of the drive</h2>
       {line('Pitch speed', formatQuantity(c.still.pitchSpeed, 'speed', units))}
       {line('Grams per watt, standing', formatNumber(c.still.gramsPerWatt, 3))}
-      {line('Flying, full throttle', `${formatQuantity(c.flight.thrust, 'force', units)}, ${formatQuantity(c.flight.current, 'current', units)}`)}
-      {line('Volts: label, full, loaded', `${v.printed.toFixed(1)}, ${v.full.toFixed(1)}, ${v.loaded.toFixed(1)}`)}
-      {report.largestPropeller !== null && line('Largest that clears by 25 mm', formatQuantity(report.largestPropeller, 'length', units))}
-      {report.idle && line('Drag, stopped; turning free', `${formatQuantity(report.idle.stopped, 'dragArea', units)}; ${formatQuantity(report.idle.windmilling, 'dragArea', units)}`)}
-      {report.idle?.folded != null && line('Drag, folded', formatQuantity(report.idle.folded, 'dragArea', units))}
-      {report.stalledBlade !== null && line('Blade stalled, standing', `${(100 * report.stalledBlade).toFixed(0)} %`)}
+      {line(
+        'Flying, full throttle',
+        `${formatQuantity(c.flight.thrust, 'force', units)}, ${formatQuantity(c.flight.current, 'current', units)}`,
+      )}
+      {line(
+        'Volts: label, full, loaded',
+        `${v.printed.toFixed(1)}, ${v.full.toFixed(1)}, ${v.loaded.toFixed(1)}`,
+      )}
+      {report.largestPropeller !== null &&
+        line('Largest that clears by 25 mm', formatQuantity(report.largestPropeller, 'length', units))}
+      {report.idle &&
+        line(
+          'Drag, stopped; turning free',
+          `${formatQuantity(report.idle.stopped, 'dragArea', units)}; ${formatQuantity(report.idle.windmilling, 'dragArea', units)}`,
+        )}
+      {report.idle?.folded != null &&
+        line('Drag, folded', formatQuantity(report.idle.folded, 'dragArea', units))}
+      {report.stalledBlade !== null &&
+        line('Blade stalled, standing', `${(100 * report.stalledBlade).toFixed(0)} %`)}
       {report.from && line('Coefficients from', report.from)}
-      {report.discharge && line('Full throttle, standing', `${formatQuantity(report.discharge.full.time, 'duration', units)}, ${report.discharge.full.end}`)}
+      {report.discharge &&
+        line(
+          'Full throttle, standing',
+          `${formatQuantity(report.discharge.full.time, 'duration', units)}, ${report.discharge.full.end}`,
+        )}
     </section>
   );
 }

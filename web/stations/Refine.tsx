@@ -7,7 +7,15 @@ import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { applyFix, type Advice, type Effect, type Explained } from '@skiametra/core/refine';
 import { combine } from '@skiametra/core/trial';
-import { formatNumber, formatQuantity, formatSpread, formatValue, spreadMatters, type KindName, type UnitSystem } from '@skiametra/core/units';
+import {
+  formatNumber,
+  formatQuantity,
+  formatSpread,
+  formatValue,
+  spreadMatters,
+  type KindName,
+  type UnitSystem,
+} from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
 import { kindOfPath } from '../parts/pathKind';
@@ -20,8 +28,15 @@ import { comparableTests, useWorkspace } from '../parts/workspace/useWorkspace';
 export function Refine() {
   return (
     <div className="station" style={{ '--cols': 'minmax(0, 1.2fr) minmax(0, 1fr)' } as CSSProperties}>
-      <div className="stack"><ThreeColumns /><Comparison /></div>
-      <div className="stack"><Calibration /><AdviceList /><VersionTree /></div>
+      <div className="stack">
+        <ThreeColumns />
+        <Comparison />
+      </div>
+      <div className="stack">
+        <Calibration />
+        <AdviceList />
+        <VersionTree />
+      </div>
     </div>
   );
 }
@@ -30,8 +45,13 @@ export function Refine() {
 function askedText(asked: Marks['asked'], kind: KindName, units: UnitSystem): string {
   if (!asked) return '';
   const { min, max } = asked;
-  if (min !== null && max !== null) return `${formatValue(min, kind, units)} to ${formatQuantity(max, kind, units)}`;
-  return min !== null ? `≥ ${formatQuantity(min, kind, units)}` : max !== null ? `≤ ${formatQuantity(max, kind, units)}` : '';
+  if (min !== null && max !== null)
+    return `${formatValue(min, kind, units)} to ${formatQuantity(max, kind, units)}`;
+  return min !== null
+    ? `≥ ${formatQuantity(min, kind, units)}`
+    : max !== null
+      ? `≤ ${formatQuantity(max, kind, units)}`
+      : '';
 }
 
 /** Every quantity that is asked or measured, with all three marks. */
@@ -45,9 +65,17 @@ function ThreeColumns() {
   const setWhy = useWorkspace((w) => w.setWhy);
   const [every, setEvery] = useState(false);
   if (!ledger) return null;
-  const measured = comparableTests({ content, versionId, ledger }).flatMap((t) => t.body.measurements.filter((m) => !m.setAside));
+  const measured = comparableTests({ content, versionId, ledger }).flatMap((t) =>
+    t.body.measurements.filter((m) => !m.setAside),
+  );
   const keys = new Set<string>(measured.map((m) => keyOf(m.quantity, m.state)));
-  for (const r of brief.requirements) for (const s of r.state === 'all' ? (quantityDef(r.quantity)?.scope === 'all' ? ['all'] : [design.loadings[0].id, design.loadings[design.loadings.length - 1].id]) : [r.state]) keys.add(keyOf(r.quantity, s));
+  for (const r of brief.requirements)
+    for (const s of r.state === 'all'
+      ? quantityDef(r.quantity)?.scope === 'all'
+        ? ['all']
+        : [design.loadings[0].id, design.loadings[design.loadings.length - 1].id]
+      : [r.state])
+      keys.add(keyOf(r.quantity, s));
   if (every) for (const e of ledger.entries) keys.add(keyOf(e.id, e.state));
   const rows = [...keys].flatMap((k) => {
     const [id, state] = k.split('@');
@@ -55,22 +83,80 @@ function ThreeColumns() {
     if (!def) return [];
     const e = entryOf(ledger, id, state);
     const list = measured.filter((m) => m.quantity === id && m.state === state);
-    return [{ k, id, state, def, marks: { asked: askedOf(brief, id, state), predicted: e ? { value: e.value, sigma: e.sigma } : null, measured: list.length ? combine(list) : null } }];
+    return [
+      {
+        k,
+        id,
+        state,
+        def,
+        marks: {
+          asked: askedOf(brief, id, state),
+          predicted: e ? { value: e.value, sigma: e.sigma } : null,
+          measured: list.length ? combine(list) : null,
+        },
+      },
+    ];
   });
   return (
-    <section className="block"><h2>Asked, predicted, measured <span className="right"><MarkLegend /></span></h2>
+    <section className="block">
+      <h2>
+        Asked, predicted, measured{' '}
+        <span className="right">
+          <MarkLegend />
+        </span>
+      </h2>
       <div className="scrollx" style={{ maxHeight: 430, overflowY: 'auto' }}>
-        <table className="sheet fixed" style={{ fontSize: '0.75rem' }} aria-label="Asked, predicted, measured"><thead><tr><th>Quantity</th><th className="num" style={{ width: 112 }}>Asked</th><th className="num" style={{ width: 122 }}>Predicted</th><th className="num" style={{ width: 130 }}>Measured</th><th style={{ width: 90 }} /></tr></thead>
-          <tbody>{rows.map(({ k, id, state, def, marks }) => (
-            <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
-              <td>{def.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{design.loadings.find((l) => l.id === state)?.name ?? ''}</span></td>
-              <td className="num">{askedText(marks.asked, def.kind, units)}</td>
-              <td className="num">{marks.predicted ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}` : ''}</td>
-              <td className="num" style={{ color: 'var(--measured)' }}>{marks.measured ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units)}` : ''}</td>
-              <td><ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} /></td>
-            </tr>))}</tbody></table>
+        <table
+          className="sheet fixed"
+          style={{ fontSize: '0.75rem' }}
+          aria-label="Asked, predicted, measured"
+        >
+          <thead>
+            <tr>
+              <th>Quantity</th>
+              <th className="num" style={{ width: 112 }}>
+                Asked
+              </th>
+              <th className="num" style={{ width: 122 }}>
+                Predicted
+              </th>
+              <th className="num" style={{ width: 130 }}>
+                Measured
+              </th>
+              <th style={{ width: 90 }} />
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ k, id, state, def, marks }) => (
+              <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
+                <td>
+                  {def.name}{' '}
+                  <span className="dim" style={{ fontSize: '0.72rem' }}>
+                    {design.loadings.find((l) => l.id === state)?.name ?? ''}
+                  </span>
+                </td>
+                <td className="num">{askedText(marks.asked, def.kind, units)}</td>
+                <td className="num">
+                  {marks.predicted
+                    ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}`
+                    : ''}
+                </td>
+                <td className="num" style={{ color: 'var(--measured)' }}>
+                  {marks.measured
+                    ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units)}`
+                    : ''}
+                </td>
+                <td>
+                  <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       </div>
-      <Button variant="subtle" onClick={() => setEvery(!every)}>{every ? 'Only what is asked or measured' : 'Every quantity'}</Button>
+      <Button variant="subtle" onClick={() => setEvery(!every)}>
+        {every ? 'Only what is asked or measured' : 'Every quantity'}
+      </Button>
     </section>
   );
 }
@@ -81,25 +167,101 @@ function Calibration() {
   const { flown, fit, busy, failed, result, forget } = useCalibrate();
   const cal = document.calibration;
   return (
-    <section className="block"><h2>What the tests say of the model <span className="right dim">{cal.from.length ? `from ${cal.from.length} test${cal.from.length > 1 ? 's' : ''}` : 'before any test'}</span></h2>
-      <div className="scrollx"><table className="sheet" aria-label="Calibration factors"><thead><tr><th>Factor</th><th className="num">Before</th><th className="num">Now</th><th style={{ width: 170 }}>0.6 to 1.4</th></tr></thead>
-        <tbody>{FACTORS.map((f, i) => {
-          const sd = Math.sqrt(Math.max(0, cal.covariance[i][i]));
-          const X = (v: number) => Math.max(0, Math.min(160, ((v - 0.6) / 0.8) * 160));
-          return (
-            <tr key={f.id} title={f.meaning} data-factor={f.id}><td>{f.name}</td><td className="num dim">1 ±{formatNumber(f.sd, 2)}</td><td className="num">{formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}</td>
-              <td><svg width={160} height={16} aria-hidden="true"><line x1={X(1)} x2={X(1)} y1={0} y2={16} stroke="var(--hair)" /><rect x={X(1 - f.sd)} width={X(1 + f.sd) - X(1 - f.sd)} y={6} height={4} fill="var(--hair)" /><rect x={X(cal.mean[i] - sd)} width={Math.max(1, X(cal.mean[i] + sd) - X(cal.mean[i] - sd))} y={4} height={8} fill="var(--predicted-soft)" /><path d={`M ${X(cal.mean[i])} 3 l 4 5 l -4 5 l -4 -5 z`} fill="var(--paper)" stroke="var(--predicted)" strokeWidth={1.5} /></svg></td></tr>
-          );
-        })}</tbody></table></div>
+    <section className="block">
+      <h2>
+        What the tests say of the model{' '}
+        <span className="right dim">
+          {cal.from.length
+            ? `from ${cal.from.length} test${cal.from.length > 1 ? 's' : ''}`
+            : 'before any test'}
+        </span>
+      </h2>
+      <div className="scrollx">
+        <table className="sheet" aria-label="Calibration factors">
+          <thead>
+            <tr>
+              <th>Factor</th>
+              <th className="num">Before</th>
+              <th className="num">Now</th>
+              <th style={{ width: 170 }}>0.6 to 1.4</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FACTORS.map((f, i) => {
+              const sd = Math.sqrt(Math.max(0, cal.covariance[i][i]));
+              const X = (v: number) => Math.max(0, Math.min(160, ((v - 0.6) / 0.8) * 160));
+              return (
+                <tr key={f.id} title={f.meaning} data-factor={f.id}>
+                  <td>{f.name}</td>
+                  <td className="num dim">1 ±{formatNumber(f.sd, 2)}</td>
+                  <td className="num">
+                    {formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}
+                  </td>
+                  <td>
+                    <svg width={160} height={16} aria-hidden="true">
+                      <line x1={X(1)} x2={X(1)} y1={0} y2={16} stroke="var(--hair)" />
+                      <rect
+                        x={X(1 - f.sd)}
+                        width={X(1 + f.sd) - X(1 - f.sd)}
+                        y={6}
+                        height={4}
+                        fill="var(--hair)"
+                      />
+                      <rect
+                        x={X(cal.mean[i] - sd)}
+                        width={Math.max(1, X(cal.mean[i] + sd) - X(cal.mean[i] - sd))}
+                        y={4}
+                        height={8}
+                        fill="var(--predicted-soft)"
+                      />
+                      <path
+                        d={`M ${X(cal.mean[i])} 3 l 4 5 l -4 5 l -4 -5 z`}
+                        fill="var(--paper)"
+                        stroke="var(--predicted)"
+                        strokeWidth={1.5}
+                      />
+                    </svg>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       <Group mt={8}>
-        <Button loading={busy} disabled={flown.length === 0} onClick={() => void fit()}>Update from {flown.length} test{flown.length === 1 ? '' : 's'}</Button>
-        {cal.from.length > 0 && <Button variant="default" onClick={forget}>Back to before any test</Button>}
+        <Button loading={busy} disabled={flown.length === 0} onClick={() => void fit()}>
+          Update from {flown.length} test{flown.length === 1 ? '' : 's'}
+        </Button>
+        {cal.from.length > 0 && (
+          <Button variant="default" onClick={forget}>
+            Back to before any test
+          </Button>
+        )}
       </Group>
-      {flown.length === 0 && <p className="dim">Record a flight in Test, or run the bench in Power, first.</p>}
-      {failed && <div role="alert" className="stoptext">{failed}</div>}
+      {flown.length === 0 && (
+        <p className="dim">Record a flight in Test, or run the bench in Power, first.</p>
+      )}
+      {failed && (
+        <div role="alert" className="stoptext">
+          {failed}
+        </div>
+      )}
       {result?.status === 'nothing' && <div role="alert">{result.reason}</div>}
-      {result?.status === 'updated' && result.rows.some((r) => r.outlier) && <div className="caution">Far from what was expected, and worth a second look: {result.rows.filter((r) => r.outlier).map((r) => `${quantityDef(r.quantity)?.name ?? r.quantity} (${r.surprise.toFixed(1)} sigma)`).join(', ')}. Kept in the fit; set it aside in Test if it was a bad reading.</div>}
-      {result?.status === 'updated' && result.unused.length > 0 && <p className="dim" style={{ margin: '6px 0 0' }}>Not used by any factor: {result.unused.map((u) => quantityDef(u)?.name ?? u).join(', ')}.</p>}
+      {result?.status === 'updated' && result.rows.some((r) => r.outlier) && (
+        <div className="caution">
+          Far from what was expected, and worth a second look:{' '}
+          {result.rows
+            .filter((r) => r.outlier)
+            .map((r) => `${quantityDef(r.quantity)?.name ?? r.quantity} (${r.surprise.toFixed(1)} sigma)`)
+            .join(', ')}
+          . Kept in the fit; set it aside in Test if it was a bad reading.
+        </div>
+      )}
+      {result?.status === 'updated' && result.unused.length > 0 && (
+        <p className="dim" style={{ margin: '6px 0 0' }}>
+          Not used by any factor: {result.unused.map((u) => quantityDef(u)?.name ?? u).join(', ')}.
+        </p>
+      )}
     </section>
   );
 }
@@ -116,22 +278,69 @@ function AdviceList() {
   const [making, setMaking] = useState(false);
   useEffect(() => {
     if (!ledger || ledger.stopped) return;
-    const notes = tests.filter((t) => t.versionId === versionId && t.body.record.flown).map((t) => ({ loading: t.body.card.loading, handling: t.body.record.handling, test: t.body.card.title }));
+    const notes = tests
+      .filter((t) => t.versionId === versionId && t.body.record.flown)
+      .map((t) => ({
+        loading: t.body.card.loading,
+        handling: t.body.record.handling,
+        test: t.body.card.title,
+      }));
     let live = true;
-    void askCore({ task: 'advise', document, ledger, notes }).then((a) => { if (live) setAdvice(a); }, () => undefined);
-    return () => { live = false; };
+    void askCore({ task: 'advise', document, ledger, notes }).then(
+      (a) => {
+        if (live) setAdvice(a);
+      },
+      () => undefined,
+    );
+    return () => {
+      live = false;
+    };
   }, [document, ledger, tests, versionId]);
   const chosen = advice.filter((a) => a.fix && (picked[a.id] ?? true));
-  const fix: Fix | null = chosen.length ? { label: chosen.map((a) => a.fix!.label).join('; '), changes: chosen.flatMap((a) => a.fix!.changes) } : null;
+  const fix: Fix | null = chosen.length
+    ? { label: chosen.map((a) => a.fix!.label).join('; '), changes: chosen.flatMap((a) => a.fix!.changes) }
+    : null;
   return (
-    <section className="block"><h2>What to change next</h2>
-      {advice.length === 0 && <p className="dim" style={{ margin: 0 }}>Nothing asks for a change: no handling note, balance and spar inside their limits. Fly the next card, or make a version for an idea of your own.</p>}
+    <section className="block">
+      <h2>What to change next</h2>
+      {advice.length === 0 && (
+        <p className="dim" style={{ margin: 0 }}>
+          Nothing asks for a change: no handling note, balance and spar inside their limits. Fly the next
+          card, or make a version for an idea of your own.
+        </p>
+      )}
       {advice.map((a) => (
-        <div key={a.id} className="finding look"><span className="sev">{a.fix ? <input type="checkbox" aria-label={`Include: ${a.fix.label}`} checked={picked[a.id] ?? true} onChange={(e) => setPicked({ ...picked, [a.id]: e.target.checked })} /> : '!'}</span><div><div>{a.sentence}</div><div className="dim" style={{ fontSize: '0.75rem' }}>Because {a.because}.</div></div></div>
+        <div key={a.id} className="finding look">
+          <span className="sev">
+            {a.fix ? (
+              <input
+                type="checkbox"
+                aria-label={`Include: ${a.fix.label}`}
+                checked={picked[a.id] ?? true}
+                onChange={(e) => setPicked({ ...picked, [a.id]: e.target.checked })}
+              />
+            ) : (
+              '!'
+            )}
+          </span>
+          <div>
+            <div>{a.sentence}</div>
+            <div className="dim" style={{ fontSize: '0.75rem' }}>
+              Because {a.because}.
+            </div>
+          </div>
+        </div>
       ))}
       {fix && <Effects fix={fix} />}
-      <Button mt={10} onClick={() => setMaking(true)}>Make the next version{fix ? ' with this' : ''}</Button>
-      <NextVersion opened={making} onClose={() => setMaking(false)} fix={fix} reason={chosen.map((a) => `${a.fix!.label}, because ${a.because}.`).join(' ')} />
+      <Button mt={10} onClick={() => setMaking(true)}>
+        Make the next version{fix ? ' with this' : ''}
+      </Button>
+      <NextVersion
+        opened={making}
+        onClose={() => setMaking(false)}
+        fix={fix}
+        reason={chosen.map((a) => `${a.fix!.label}, because ${a.because}.`).join(' ')}
+      />
     </section>
   );
 }
@@ -145,30 +354,86 @@ function Effects({ fix }: { fix: Fix }) {
   const key = JSON.stringify(fix.changes);
   useEffect(() => {
     let live = true;
-    void askCore({ task: 'effect', document, fix: { label: '', changes: JSON.parse(key) as Fix['changes'] } }).then((e) => { if (live) setEffects(e); }, () => undefined);
-    return () => { live = false; };
+    void askCore({
+      task: 'effect',
+      document,
+      fix: { label: '', changes: JSON.parse(key) as Fix['changes'] },
+    }).then(
+      (e) => {
+        if (live) setEffects(e);
+      },
+      () => undefined,
+    );
+    return () => {
+      live = false;
+    };
   }, [document, key]);
   if (!effects) return <p className="dim">Working out what else changes …</p>;
   const rows = effects.filter((e) => e.state === loading || e.state === 'all').slice(0, SHOWN_EFFECTS);
   return (
-    <div style={{ marginTop: 8 }}><div className="dim" style={{ fontSize: '0.78rem' }}>What that does to everything else ({effects.length} numbers move; here those of the whole design and the loading in view):</div>
-      <table className="sheet" aria-label="Effect of the change"><tbody>{rows.map((e) => { const d = quantityDef(e.id)!; const better = d.better === 'none' ? null : (d.better === 'more') === (e.after > e.before); return <tr key={`${e.id}${e.state}`}><td>{d.name}</td><td className="num dim">{formatQuantity(e.before, d.kind, units)}</td><td className="num">{formatQuantity(e.after, d.kind, units)}</td><td style={{ color: better === null ? 'var(--ink-2)' : better ? 'var(--fine)' : 'var(--stop)', width: 60 }}>{better === null ? '' : better ? 'better' : 'worse'}</td></tr>; })}</tbody></table>
-      {rows.length === 0 && <div className="dim">Nothing in this loading moves by more than a thousandth.</div>}
+    <div style={{ marginTop: 8 }}>
+      <div className="dim" style={{ fontSize: '0.78rem' }}>
+        What that does to everything else ({effects.length} numbers move; here those of the whole design and
+        the loading in view):
+      </div>
+      <table className="sheet" aria-label="Effect of the change">
+        <tbody>
+          {rows.map((e) => {
+            const d = quantityDef(e.id)!;
+            const better = d.better === 'none' ? null : (d.better === 'more') === e.after > e.before;
+            return (
+              <tr key={`${e.id}${e.state}`}>
+                <td>{d.name}</td>
+                <td className="num dim">{formatQuantity(e.before, d.kind, units)}</td>
+                <td className="num">{formatQuantity(e.after, d.kind, units)}</td>
+                <td
+                  style={{
+                    color: better === null ? 'var(--ink-2)' : better ? 'var(--fine)' : 'var(--stop)',
+                    width: 60,
+                  }}
+                >
+                  {better === null ? '' : better ? 'better' : 'worse'}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {rows.length === 0 && (
+        <div className="dim">Nothing in this loading moves by more than a thousandth.</div>
+      )}
     </div>
   );
 }
 
 /** The aircraft's name with the number after the highest in use; branches without a number do not count. */
 export function nextName(aircraft: string, names: readonly string[]): string {
-  const used = names.map((n) => (n.startsWith(`${aircraft} `) ? Number(n.slice(aircraft.length + 1)) : NaN)).filter((n) => Number.isInteger(n) && n > 0);
+  const used = names
+    .map((n) => (n.startsWith(`${aircraft} `) ? Number(n.slice(aircraft.length + 1)) : NaN))
+    .filter((n) => Number.isInteger(n) && n > 0);
   return `${aircraft} ${Math.max(0, ...used) + 1}`;
 }
 
-function NextVersion({ opened, onClose, fix, reason }: { opened: boolean; onClose: () => void; fix: Fix | null; reason: string }) {
+function NextVersion({
+  opened,
+  onClose,
+  fix,
+  reason,
+}: {
+  opened: boolean;
+  onClose: () => void;
+  fix: Fix | null;
+  reason: string;
+}) {
   const document = useWorkspace((w) => w.content.document);
   const project = useWorkspace((w) => w.project);
   const versionId = useWorkspace((w) => w.versionId);
-  const proposed = useWorkspace((w) => nextName(w.project.aircraft, w.versions.map((v) => v.name)));
+  const proposed = useWorkspace((w) =>
+    nextName(
+      w.project.aircraft,
+      w.versions.map((v) => v.name),
+    ),
+  );
   const router = useRouter();
   const [name, setName] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
@@ -179,19 +444,48 @@ function NextVersion({ opened, onClose, fix, reason }: { opened: boolean; onClos
     const next = fix ? { ...document, design: applyFix(document.design, fix) } : document;
     // the built parts of the old airframe are not the new one's: its scale readings stay with the parent
     const design = { ...next.design, scale: [] };
-    const r = await createVersionAction(versionId, name ?? proposed, why ?? reason, { ...next, design }).catch(() => ({ status: 'refused' as const, message: 'The server does not answer; no version was made.' }));
+    const r = await createVersionAction(versionId, name ?? proposed, why ?? reason, {
+      ...next,
+      design,
+    }).catch(() => ({
+      status: 'refused' as const,
+      message: 'The server does not answer; no version was made.',
+    }));
     setBusy(false);
     if (r.status === 'refused') setError(r.message);
     else router.push(`/projects/${project.id}/versions/${r.value}/refine`);
   };
   return (
     <Modal opened={opened} onClose={onClose} centered title={<b>Next version</b>}>
-      <form className="stack" onSubmit={(e) => { e.preventDefault(); void make(); }}>
+      <form
+        className="stack"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void make();
+        }}
+      >
         {fix && <div>With: {fix.label}.</div>}
-        <TextInput label="Name" value={name ?? proposed} onChange={(e) => setName(e.currentTarget.value)} data-autofocus />
-        <Textarea label="Why" autosize minRows={2} value={why ?? reason} onChange={(e) => setWhy(e.currentTarget.value)} />
-        {error && <div role="alert" className="stoptext">{error}</div>}
-        <Button type="submit" loading={busy}>Make it</Button>
+        <TextInput
+          label="Name"
+          value={name ?? proposed}
+          onChange={(e) => setName(e.currentTarget.value)}
+          data-autofocus
+        />
+        <Textarea
+          label="Why"
+          autosize
+          minRows={2}
+          value={why ?? reason}
+          onChange={(e) => setWhy(e.currentTarget.value)}
+        />
+        {error && (
+          <div role="alert" className="stoptext">
+            {error}
+          </div>
+        )}
+        <Button type="submit" loading={busy}>
+          Make it
+        </Button>
       </form>
     </Modal>
   );
@@ -204,15 +498,41 @@ function VersionTree() {
   const project = useWorkspace((w) => w.project);
   const tests = useWorkspace((w) => w.content.tests);
   if (versions.length < 2) return null;
-  const depth = (id: number | null): number => { const v = versions.find((x) => x.id === id); return v ? 1 + depth(v.parentId) : 0; };
+  const depth = (id: number | null): number => {
+    const v = versions.find((x) => x.id === id);
+    return v ? 1 + depth(v.parentId) : 0;
+  };
   return (
-    <section className="block"><h2>Versions</h2>
+    <section className="block">
+      <h2>Versions</h2>
       {versions.map((v) => {
         const flown = tests.filter((t) => t.versionId === v.id && t.body.record.flown).length;
         return (
-          <div key={v.id} style={{ display: 'flex', gap: 10, alignItems: 'center', padding: '6px 0 6px', paddingLeft: 18 * (depth(v.id) - 1), borderBottom: '1px solid var(--hair)' }}>
+          <div
+            key={v.id}
+            style={{
+              display: 'flex',
+              gap: 10,
+              alignItems: 'center',
+              padding: '6px 0 6px',
+              paddingLeft: 18 * (depth(v.id) - 1),
+              borderBottom: '1px solid var(--hair)',
+            }}
+          >
             <Silhouette design={v.document.design} size={44} />
-            <div style={{ minWidth: 0 }}>{v.id === versionId ? <b>{v.name}</b> : <Link href={`/projects/${project.id}/versions/${v.id}/refine`}>{v.name}</Link>} <span className="dim" style={{ fontSize: '0.75rem' }}>{flown ? `${flown} flown` : 'not flown'}</span><div className="dim" style={{ fontSize: '0.75rem' }}>{v.reason}</div></div>
+            <div style={{ minWidth: 0 }}>
+              {v.id === versionId ? (
+                <b>{v.name}</b>
+              ) : (
+                <Link href={`/projects/${project.id}/versions/${v.id}/refine`}>{v.name}</Link>
+              )}{' '}
+              <span className="dim" style={{ fontSize: '0.75rem' }}>
+                {flown ? `${flown} flown` : 'not flown'}
+              </span>
+              <div className="dim" style={{ fontSize: '0.75rem' }}>
+                {v.reason}
+              </div>
+            </div>
           </div>
         );
       })}
@@ -220,8 +540,21 @@ function VersionTree() {
   );
 }
 
-const pathName = (path: string) => path.replace(/^design\./, '').replace(/^brief\./, 'brief ').replace(/\./g, ' › ');
-const valueName = (path: string, v: unknown, units: UnitSystem) => (typeof v === 'number' ? formatQuantity(v, kindOfPath(path), units) : typeof v === 'string' ? v : v === undefined ? 'nothing' : v === null ? 'none' : 'changed');
+const pathName = (path: string) =>
+  path
+    .replace(/^design\./, '')
+    .replace(/^brief\./, 'brief ')
+    .replace(/\./g, ' › ');
+const valueName = (path: string, v: unknown, units: UnitSystem) =>
+  typeof v === 'number'
+    ? formatQuantity(v, kindOfPath(path), units)
+    : typeof v === 'string'
+      ? v
+      : v === undefined
+        ? 'nothing'
+        : v === null
+          ? 'none'
+          : 'changed';
 
 /** This version against the compared one, each difference explained by the inputs that changed. */
 function Comparison() {
@@ -235,25 +568,98 @@ function Comparison() {
   const other = versions.find((v) => v.id === againstId);
   const me = versions.find((v) => v.id === versionId)!;
   useEffect(() => {
-    if (!other) { setRows(null); return; }
+    if (!other) {
+      setRows(null);
+      return;
+    }
     let live = true;
     const watch = document.brief.watch;
-    const keys = [...new Set([...watch, ...['staticMargin', 'cgX', 'mass', 'stallSpeed', 'groundRun', 'climbRate', 'lapTime', 'energyLeft', 'allowedLoadFactor', 'score'].map((q) => keyOf(q, loading)), 'neutralPoint@all', 'bestScore@all', 'dragArea@all'])];
-    void askCore({ task: 'explain', before: other.document, after: document, keys }).then((r) => { if (live) setRows(r); }, () => undefined);
-    return () => { live = false; };
+    const keys = [
+      ...new Set([
+        ...watch,
+        ...[
+          'staticMargin',
+          'cgX',
+          'mass',
+          'stallSpeed',
+          'groundRun',
+          'climbRate',
+          'lapTime',
+          'energyLeft',
+          'allowedLoadFactor',
+          'score',
+        ].map((q) => keyOf(q, loading)),
+        'neutralPoint@all',
+        'bestScore@all',
+        'dragArea@all',
+      ]),
+    ];
+    void askCore({ task: 'explain', before: other.document, after: document, keys }).then(
+      (r) => {
+        if (live) setRows(r);
+      },
+      () => undefined,
+    );
+    return () => {
+      live = false;
+    };
   }, [other, document, loading]);
   if (!other) return me.reason ? <p className="dim">Why this version: {me.reason}</p> : null;
-  const moved = rows?.filter((r) => Math.abs(r.after - r.before) > 1e-3 * Math.max(Math.abs(r.before), 1e-9)) ?? [];
+  const moved =
+    rows?.filter((r) => Math.abs(r.after - r.before) > 1e-3 * Math.max(Math.abs(r.before), 1e-9)) ?? [];
   return (
-    <section className="block"><h2>{me.name} against {other.name}</h2>
+    <section className="block">
+      <h2>
+        {me.name} against {other.name}
+      </h2>
       {me.reason && <p style={{ margin: '0 0 6px' }}>{me.reason}</p>}
       {!rows && <p className="dim">Comparing …</p>}
-      {rows && moved.length === 0 && <p className="dim">No watched number differs by more than a thousandth.</p>}
+      {rows && moved.length === 0 && (
+        <p className="dim">No watched number differs by more than a thousandth.</p>
+      )}
       {moved.length > 0 && (
-        <div className="scrollx"><table className="sheet" aria-label="Comparison of versions"><thead><tr><th>Quantity</th><th className="num">{other.name}</th><th className="num">{me.name}</th><th>Because</th></tr></thead>
-          <tbody>{moved.map((r) => { const d = quantityDef(r.id)!; return (
-            <tr key={`${r.id}${r.state}`}><td>{d.name} <span className="dim" style={{ fontSize: '0.72rem' }}>{document.design.loadings.find((l) => l.id === r.state)?.name ?? ''}</span></td><td className="num dim">{formatQuantity(r.before, d.kind, units)}</td><td className="num">{formatQuantity(r.after, d.kind, units)}</td>
-              <td style={{ fontSize: '0.75rem' }}>{r.steps.filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before)).map((s) => <div key={s.path}>{s.delta > 0 ? '+' : '−'}{formatSpread(Math.abs(s.delta), d.kind, units)} from {s.path === 'calibration' ? 'what the tests taught' : `${pathName(s.path)} (${s.change.path.split('.').at(-1)} ${valueName(s.change.path, s.change.before, units)} → ${valueName(s.change.path, s.change.after, units)})`}</div>)}</td></tr>); })}</tbody></table></div>
+        <div className="scrollx">
+          <table className="sheet" aria-label="Comparison of versions">
+            <thead>
+              <tr>
+                <th>Quantity</th>
+                <th className="num">{other.name}</th>
+                <th className="num">{me.name}</th>
+                <th>Because</th>
+              </tr>
+            </thead>
+            <tbody>
+              {moved.map((r) => {
+                const d = quantityDef(r.id)!;
+                return (
+                  <tr key={`${r.id}${r.state}`}>
+                    <td>
+                      {d.name}{' '}
+                      <span className="dim" style={{ fontSize: '0.72rem' }}>
+                        {document.design.loadings.find((l) => l.id === r.state)?.name ?? ''}
+                      </span>
+                    </td>
+                    <td className="num dim">{formatQuantity(r.before, d.kind, units)}</td>
+                    <td className="num">{formatQuantity(r.after, d.kind, units)}</td>
+                    <td style={{ fontSize: '0.75rem' }}>
+                      {r.steps
+                        .filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before))
+                        .map((s) => (
+                          <div key={s.path}>
+                            {s.delta > 0 ? '+' : '−'}
+                            {formatSpread(Math.abs(s.delta), d.kind, units)} from{' '}
+                            {s.path === 'calibration'
+                              ? 'what the tests taught'
+                              : `${pathName(s.path)} (${s.change.path.split('.').at(-1)} ${valueName(s.change.path, s.change.before, units)} → ${valueName(s.change.path, s.change.after, units)})`}
+                          </div>
+                        ))}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
       )}
     </section>
   );

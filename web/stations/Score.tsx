@@ -23,40 +23,142 @@ export function Score() {
   const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
   const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, { rivals: which }).values;
   const [low, high] = brief.rivals.length ? [range('low'), range('high')] : [null, null];
-  const blocked = sweep.filter((l) => ledger.entries.some((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.some((w) => w.startsWith('No points'))));
-  const reason = blocked[0] && ledger.entries.find((e) => e.state === blocked[0].id && e.warnings.some((w) => w.startsWith('No points')))?.warnings[0];
+  const blocked = sweep.filter((l) =>
+    ledger.entries.some(
+      (e) =>
+        e.state === l.id && e.id.startsWith('points-') && e.warnings.some((w) => w.startsWith('No points')),
+    ),
+  );
+  const reason =
+    blocked[0] &&
+    ledger.entries.find((e) => e.state === blocked[0].id && e.warnings.some((w) => w.startsWith('No points')))
+      ?.warnings[0];
   return (
     <div className="station">
       <div className="stack">
-        {brief.missions.map((m, i) => <section key={m.id} className="block"><h2>{m.name}<span className="right dim">{m.loading === 'each' ? 'free choice' : design.loadings.find((l) => l.id === m.loading)?.name}</span></h2><FormulaEditor index={i} /></section>)}
+        {brief.missions.map((m, i) => (
+          <section key={m.id} className="block">
+            <h2>
+              {m.name}
+              <span className="right dim">
+                {m.loading === 'each' ? 'free choice' : design.loadings.find((l) => l.id === m.loading)?.name}
+              </span>
+            </h2>
+            <FormulaEditor index={i} />
+          </section>
+        ))}
         <StationFindings of={['score']} />
-        {best && <p style={{ margin: 0 }}>Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.{blocked.length > 0 && <> From {blocked[0].name} on it does not count: {reason?.replace(/^No points: /, '')}</>}</p>}
-        {low && high && best && <p className="dim" style={{ margin: 0 }}>With the best of the field at its low and high figures this loading scores {formatNumber(Math.min(low[`score@${best.id}`], high[`score@${best.id}`]), 4)} to {formatNumber(Math.max(low[`score@${best.id}`], high[`score@${best.id}`]), 4)}.</p>}
+        {best && (
+          <p style={{ margin: 0 }}>
+            Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.
+            {blocked.length > 0 && (
+              <>
+                {' '}
+                From {blocked[0].name} on it does not count: {reason?.replace(/^No points: /, '')}
+              </>
+            )}
+          </p>
+        )}
+        {low && high && best && (
+          <p className="dim" style={{ margin: 0 }}>
+            With the best of the field at its low and high figures this loading scores{' '}
+            {formatNumber(Math.min(low[`score@${best.id}`], high[`score@${best.id}`]), 4)} to{' '}
+            {formatNumber(Math.max(low[`score@${best.id}`], high[`score@${best.id}`]), 4)}.
+          </p>
+        )}
       </div>
       <div className="stack">
-        <ChartFrame title={`Score against ${design.payload.name.toLowerCase()}s carried`} height={330} xName={`${design.payload.name}s`} xKind="count" yName="Score" yKind="points" yFromZero
+        <ChartFrame
+          title={`Score against ${design.payload.name.toLowerCase()}s carried`}
+          height={330}
+          xName={`${design.payload.name}s`}
+          xKind="count"
+          yName="Score"
+          yKind="points"
+          yFromZero
           at={best ? { x: best.count, y: value(ledger, 'bestScore', 'all'), name: 'best' } : null}
           series={[
-            { name: 'score', x, y: sweep.map((l) => value(ledger, 'score', l.id)), sigma: sweep.map((l) => entryOf(ledger, 'score', l.id)?.sigma ?? 0), look: 'predicted', joined: true },
-            ...(against && !against.stopped ? [{ name: 'compared version', x, y: sweep.map((l) => value(against, 'score', l.id)), look: 'ghost' as const }] : []),
-          ]} />
-        <div className="scrollx"><table className="sheet fixed"><thead><tr><th style={{ width: 70 }}>Loading</th>{brief.missions.map((m) => <th key={m.id} className="num">{m.name}</th>)}<th className="num">Score</th><th className="num">Leaves the strip</th><th style={{ width: 110 }}>What blocks it</th></tr></thead>
-          <tbody>{sweep.map((l) => {
-            const why = ledger.entries.find((e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.length)?.warnings[0];
-            return (
-              <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined, cursor: 'pointer' }} onClick={() => setLoading(l.id)}>
-                <td>{l.name}{l.id === best?.id ? ' ◆' : ''}</td>
-                {brief.missions.map((m) => <td key={m.id} className="num">{formatNumber(value(ledger, `points-${m.id}`, l.id), 4)}</td>)}
-                <td className="num"><button type="button" style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline dotted' }} onClick={() => setWhy({ id: 'score', state: l.id })}>{formatNumber(value(ledger, 'score', l.id), 4)}</button></td>
-                <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
-                <td className="stoptext" style={{ fontSize: '0.75rem' }}>{why?.replace(/^No points: /, '')}</td>
+            {
+              name: 'score',
+              x,
+              y: sweep.map((l) => value(ledger, 'score', l.id)),
+              sigma: sweep.map((l) => entryOf(ledger, 'score', l.id)?.sigma ?? 0),
+              look: 'predicted',
+              joined: true,
+            },
+            ...(against && !against.stopped
+              ? [
+                  {
+                    name: 'compared version',
+                    x,
+                    y: sweep.map((l) => value(against, 'score', l.id)),
+                    look: 'ghost' as const,
+                  },
+                ]
+              : []),
+          ]}
+        />
+        <div className="scrollx">
+          <table className="sheet fixed">
+            <thead>
+              <tr>
+                <th style={{ width: 70 }}>Loading</th>
+                {brief.missions.map((m) => (
+                  <th key={m.id} className="num">
+                    {m.name}
+                  </th>
+                ))}
+                <th className="num">Score</th>
+                <th className="num">Leaves the strip</th>
+                <th style={{ width: 110 }}>What blocks it</th>
               </tr>
-            );
-          })}</tbody></table></div>
+            </thead>
+            <tbody>
+              {sweep.map((l) => {
+                const why = ledger.entries.find(
+                  (e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.length,
+                )?.warnings[0];
+                return (
+                  <tr
+                    key={l.id}
+                    style={{ background: l.id === loading ? 'var(--paper-2)' : undefined, cursor: 'pointer' }}
+                    onClick={() => setLoading(l.id)}
+                  >
+                    <td>
+                      {l.name}
+                      {l.id === best?.id ? ' ◆' : ''}
+                    </td>
+                    {brief.missions.map((m) => (
+                      <td key={m.id} className="num">
+                        {formatNumber(value(ledger, `points-${m.id}`, l.id), 4)}
+                      </td>
+                    ))}
+                    <td className="num">
+                      <button
+                        type="button"
+                        style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline dotted' }}
+                        onClick={() => setWhy({ id: 'score', state: l.id })}
+                      >
+                        {formatNumber(value(ledger, 'score', l.id), 4)}
+                      </button>
+                    </td>
+                    <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
+                    <td className="stoptext" style={{ fontSize: '0.75rem' }}>
+                      {why?.replace(/^No points: /, '')}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
       </div>
       <div className="stack">
         <Readings title="Best" state="all" ids={['bestScore', 'bestCount']} />
-        <Readings title="What it is made of" ids={['score', 'payloadCount', 'laps', 'lapTime', 'timedTime', 'energyLeft', 'groundRun']} />
+        <Readings
+          title="What it is made of"
+          ids={['score', 'payloadCount', 'laps', 'lapTime', 'timedTime', 'energyLeft', 'groundRun']}
+        />
       </div>
     </div>
   );

@@ -19,8 +19,17 @@ import { Templates } from './sections/Templates';
 import { outlineOf, useShelf } from './sections/useShelf';
 
 const LIST = 'document.design.sections';
-const PAGES = [{ value: 'shelf', label: 'Shelf' }, { value: 'compare', label: 'Compare' }, { value: 'flow', label: 'Pressure' }, { value: 'cut', label: 'Templates' }];
-const CHOICE: SectionChoice = { lift: 0.5, weights: { clMax: 3, glide: 3, lowDrag: 1, moment: 1, sparDepth: 1, flatBottom: 1, tolerance: 2 }, errors: { thickness: 0.05, camber: 0.004, nose: 0.25, edge: 0.004 } };
+const PAGES = [
+  { value: 'shelf', label: 'Shelf' },
+  { value: 'compare', label: 'Compare' },
+  { value: 'flow', label: 'Pressure' },
+  { value: 'cut', label: 'Templates' },
+];
+const CHOICE: SectionChoice = {
+  lift: 0.5,
+  weights: { clMax: 3, glide: 3, lowDrag: 1, moment: 1, sparDepth: 1, flatBottom: 1, tolerance: 2 },
+  errors: { thickness: 0.05, camber: 0.004, nose: 0.25, edge: 0.004 },
+};
 
 export function Sections() {
   const sections = useWorkspace((w) => w.content.document.design.sections);
@@ -45,40 +54,119 @@ export function Sections() {
   const shelf = useShelf(waiting, work, choice, sparAt);
   const ownId = `own:${section.id}`;
   const picked = new Set([ownId, ...extra]);
-  const compared = [...shelf.rows.filter((r) => r.candidate.id === ownId), ...shelf.rows.filter((r) => extra.has(r.candidate.id) && r.candidate.id !== ownId)];
-  const onChoice = (c: SectionChoice) => edit({ type: 'set', path: 'document.design.sectionChoice', value: c });
+  const compared = [
+    ...shelf.rows.filter((r) => r.candidate.id === ownId),
+    ...shelf.rows.filter((r) => extra.has(r.candidate.id) && r.candidate.id !== ownId),
+  ];
+  const onChoice = (c: SectionChoice) =>
+    edit({ type: 'set', path: 'document.design.sectionChoice', value: c });
   const add = (c: Candidate | null) => {
     const id = freshId('section', sections);
-    const refused = edit({ type: 'insert', path: LIST, value: c ? { id, name: c.name, shape: c.section.shape, note: 'from the shelf' } : { id, name: 'NACA 2412', shape: { kind: 'naca4', digits: '2412' }, note: 'generated' } });
-    setNotice(refused ?? (c ? `${c.name} is now a section of this design; give it to a surface in Shape.` : null));
+    const refused = edit({
+      type: 'insert',
+      path: LIST,
+      value: c
+        ? { id, name: c.name, shape: c.section.shape, note: 'from the shelf' }
+        : { id, name: 'NACA 2412', shape: { kind: 'naca4', digits: '2412' }, note: 'generated' },
+    });
+    setNotice(
+      refused ?? (c ? `${c.name} is now a section of this design; give it to a surface in Shape.` : null),
+    );
     if (!refused) setChosen(id);
   };
   const own = shelf.rows.find((r) => r.candidate.id === ownId);
   return (
     <div className="station" style={{ '--cols': '232px minmax(0, 1fr)' } as CSSProperties}>
       <div className="stack">
-        <section className="block"><h2>Of this design<span className="right"><LoadingPicker /></span></h2>
+        <section className="block">
+          <h2>
+            Of this design
+            <span className="right">
+              <LoadingPicker />
+            </span>
+          </h2>
           {sections.map((s) => {
             const o = outlineOf(s);
             return (
-              <button key={s.id} type="button" className="reading" aria-pressed={s.id === section.id} onClick={() => setChosen(s.id)} style={{ display: 'grid', gridTemplateColumns: '76px 1fr', gap: 10, alignItems: 'center', background: s.id === section.id ? 'var(--paper-2)' : undefined }}>
-                {'outline' in o ? <Outline contour={o.outline} label="" /> : <span className="stoptext">?</span>}<span>{s.name}</span>
+              <button
+                key={s.id}
+                type="button"
+                className="reading"
+                aria-pressed={s.id === section.id}
+                onClick={() => setChosen(s.id)}
+                style={{
+                  display: 'grid',
+                  gridTemplateColumns: '76px 1fr',
+                  gap: 10,
+                  alignItems: 'center',
+                  background: s.id === section.id ? 'var(--paper-2)' : undefined,
+                }}
+              >
+                {'outline' in o ? (
+                  <Outline contour={o.outline} label="" />
+                ) : (
+                  <span className="stoptext">?</span>
+                )}
+                <span>{s.name}</span>
               </button>
             );
           })}
-          <Button variant="subtle" size="xs" mt={4} onClick={() => add(null)}>Add a section</Button>
-          {notice && <div role="status" style={{ fontSize: '0.8rem' }}>{notice}</div>}
+          <Button variant="subtle" size="xs" mt={4} onClick={() => add(null)}>
+            Add a section
+          </Button>
+          {notice && (
+            <div role="status" style={{ fontSize: '0.8rem' }}>
+              {notice}
+            </div>
+          )}
         </section>
-        <SectionEditor key={`${section.id}-${JSON.stringify(section.shape).length}`} section={section} used={used} onRemoved={() => setChosen(sections[0].id)} />
+        <SectionEditor
+          key={`${section.id}-${JSON.stringify(section.shape).length}`}
+          section={section}
+          used={used}
+          onRemoved={() => setChosen(sections[0].id)}
+        />
         <Facts section={section} />
         <StationFindings of={['sections']} />
       </div>
       <div className="stack" style={{ gap: 10 }}>
-        <SegmentedControl size="xs" value={page} onChange={setPage} data={PAGES} aria-label="Page" style={{ alignSelf: 'flex-start' }} />
-        {!ledger && page !== 'cut' && <p className="dim" role="status">The Reynolds numbers of this design are being worked out.</p>}
-        {page === 'shelf' && ledger && <ShelfTable shelf={shelf} choice={choice} work={work} picked={picked} onPick={(id) => setExtra((x) => { const n = new Set(x); if (n.has(id)) n.delete(id); else n.add(id); return n; })} onChoice={onChoice} onUse={add} />}
-        {page === 'compare' && ledger && <ComparePolars rows={compared} work={work} section={section} choice={choice} onChoice={onChoice} />}
-        {page === 'flow' && ledger && <PressurePicture key={section.id} section={section} reynolds={work.atWork} polar={own?.atWork} />}
+        <SegmentedControl
+          size="xs"
+          value={page}
+          onChange={setPage}
+          data={PAGES}
+          aria-label="Page"
+          style={{ alignSelf: 'flex-start' }}
+        />
+        {!ledger && page !== 'cut' && (
+          <p className="dim" role="status">
+            The Reynolds numbers of this design are being worked out.
+          </p>
+        )}
+        {page === 'shelf' && ledger && (
+          <ShelfTable
+            shelf={shelf}
+            choice={choice}
+            work={work}
+            picked={picked}
+            onPick={(id) =>
+              setExtra((x) => {
+                const n = new Set(x);
+                if (n.has(id)) n.delete(id);
+                else n.add(id);
+                return n;
+              })
+            }
+            onChoice={onChoice}
+            onUse={add}
+          />
+        )}
+        {page === 'compare' && ledger && (
+          <ComparePolars rows={compared} work={work} section={section} choice={choice} onChoice={onChoice} />
+        )}
+        {page === 'flow' && ledger && (
+          <PressurePicture key={section.id} section={section} reynolds={work.atWork} polar={own?.atWork} />
+        )}
         {page === 'cut' && <Templates key={section.id} section={section} />}
       </div>
     </div>
@@ -86,12 +174,26 @@ export function Sections() {
 }
 
 function Facts({ section }: { section: Candidate['section'] }) {
-  const facts = useMemo(() => { const o = outlineOf(section); return 'outline' in o ? contourFacts(o.outline) : null; }, [section]);
+  const facts = useMemo(() => {
+    const o = outlineOf(section);
+    return 'outline' in o ? contourFacts(o.outline) : null;
+  }, [section]);
   if (!facts) return null;
   const percent = (v: number, f = 3) => `${formatNumber(100 * v, f)} %`;
-  const row = (name: string, value: string) => <div key={name} style={{ display: 'flex', padding: '3px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}><span className="dim">{name}</span><span className="num" style={{ marginLeft: 'auto' }}>{value}</span></div>;
+  const row = (name: string, value: string) => (
+    <div
+      key={name}
+      style={{ display: 'flex', padding: '3px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}
+    >
+      <span className="dim">{name}</span>
+      <span className="num" style={{ marginLeft: 'auto' }}>
+        {value}
+      </span>
+    </div>
+  );
   return (
-    <section className="block"><h2>Outline</h2>
+    <section className="block">
+      <h2>Outline</h2>
       {row('Thickness', `${percent(facts.thickness)} at ${percent(facts.thicknessAt, 2)}`)}
       {row('Camber', `${percent(facts.camber, 2)} at ${percent(facts.camberAt, 2)}`)}
       {row('Nose radius', percent(facts.noseRadius, 2))}

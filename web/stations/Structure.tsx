@@ -17,32 +17,91 @@ export function Structure() {
   const edit = useWorkspace((w) => w.edit);
   const swap = (kind: string) => {
     if (kind === spar.kind) return;
-    edit({ type: 'set', path: `${S}.spar`, value: kind === 'tube' ? { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' } : { kind: 'box', height: 0.028, width: 0.008, cap: 0.001, capMaterial: 'carbon-pultruded', web: 0.0015, webMaterial: 'balsa' } });
+    edit({
+      type: 'set',
+      path: `${S}.spar`,
+      value:
+        kind === 'tube'
+          ? { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' }
+          : {
+              kind: 'box',
+              height: 0.028,
+              width: 0.008,
+              cap: 0.001,
+              capMaterial: 'carbon-pultruded',
+              web: 0.0015,
+              webMaterial: 'balsa',
+            },
+    });
   };
   return (
     <div className="station">
       <div className="stack">
-        <section className="block"><h2>Spar</h2>
-          <SegmentedControl fullWidth value={spar.kind} onChange={swap} data={[{ value: 'tube', label: 'Tube' }, { value: 'box', label: 'Box with caps' }]} aria-label="Kind of spar" />
+        <section className="block">
+          <h2>Spar</h2>
+          <SegmentedControl
+            fullWidth
+            value={spar.kind}
+            onChange={swap}
+            data={[
+              { value: 'tube', label: 'Tube' },
+              { value: 'box', label: 'Box with caps' },
+            ]}
+            aria-label="Kind of spar"
+          />
           <div className="fields" style={{ marginTop: 10 }}>
             {spar.kind === 'tube' ? (
-              <><DocField label="Outer diameter" path={`${S}.spar.outer`} kind="length" /><DocField label="Wall" path={`${S}.spar.wall`} kind="length" /><Material label="Material" path={`${S}.spar.material`} /></>
+              <>
+                <DocField label="Outer diameter" path={`${S}.spar.outer`} kind="length" />
+                <DocField label="Wall" path={`${S}.spar.wall`} kind="length" />
+                <Material label="Material" path={`${S}.spar.material`} />
+              </>
             ) : (
-              <><DocField label="Depth" path={`${S}.spar.height`} kind="length" /><DocField label="Width of the caps" path={`${S}.spar.width`} kind="length" /><DocField label="Thickness of a cap" path={`${S}.spar.cap`} kind="length" /><DocField label="Thickness of a web" path={`${S}.spar.web`} kind="length" /><Material label="Caps" path={`${S}.spar.capMaterial`} /><Material label="Webs" path={`${S}.spar.webMaterial`} /></>
+              <>
+                <DocField label="Depth" path={`${S}.spar.height`} kind="length" />
+                <DocField label="Width of the caps" path={`${S}.spar.width`} kind="length" />
+                <DocField label="Thickness of a cap" path={`${S}.spar.cap`} kind="length" />
+                <DocField label="Thickness of a web" path={`${S}.spar.web`} kind="length" />
+                <Material label="Caps" path={`${S}.spar.capMaterial`} />
+                <Material label="Webs" path={`${S}.spar.webMaterial`} />
+              </>
             )}
           </div>
         </section>
-        <section className="block"><h2>What it must stand</h2><div className="fields"><DocField label="Upward" path={`${S}.requiredLoadFactor`} kind="loadFactor" /><DocField label="Downward" path={`${S}.requiredNegative`} kind="loadFactor" /><DocField label="Factor to failure" path={`${S}.safetyFactor`} kind="ratio" hint="Load at failure over the load it must stand; 1.5 is common practice." /></div></section>
+        <section className="block">
+          <h2>What it must stand</h2>
+          <div className="fields">
+            <DocField label="Upward" path={`${S}.requiredLoadFactor`} kind="loadFactor" />
+            <DocField label="Downward" path={`${S}.requiredNegative`} kind="loadFactor" />
+            <DocField
+              label="Factor to failure"
+              path={`${S}.safetyFactor`}
+              kind="ratio"
+              hint="Load at failure over the load it must stand; 1.5 is common practice."
+            />
+          </div>
+        </section>
         <Sources />
       </div>
       <div className="stack">
-        <StationFindings of={['structure']} empty="The spar stands what is asked, up and down, in every loading." />
+        <StationFindings
+          of={['structure']}
+          empty="The spar stands what is asked, up and down, in every loading."
+        />
         <SparCharts />
-        <div className="caution">A load test can throw splinters: eye protection, load from the side, nobody under the wing. A calculation does not replace a test after a repair.</div>
+        <div className="caution">
+          A load test can throw splinters: eye protection, load from the side, nobody under the wing. A
+          calculation does not replace a test after a repair.
+        </div>
       </div>
       <div className="stack">
-        <div><LoadingPicker /></div>
-        <Readings title="In this loading" ids={['failLoadFactor', 'failLoadFactorDown', 'allowedLoadFactor', 'tipDeflection']} />
+        <div>
+          <LoadingPicker />
+        </div>
+        <Readings
+          title="In this loading"
+          ids={['failLoadFactor', 'failLoadFactorDown', 'allowedLoadFactor', 'tipDeflection']}
+        />
         <Readings title="The spar" state="all" ids={['sparMoment', 'sparStiffness']} />
         <SparMass />
       </div>
@@ -53,12 +112,32 @@ export function Structure() {
 function Material({ label, path }: { label: string; path: string }) {
   const edit = useWorkspace((w) => w.edit);
   const key = path.split('.').pop()! as 'material';
-  const value = useWorkspace((w) => (w.content.document.design.structure.spar as unknown as Record<string, string>)[key]);
+  const value = useWorkspace(
+    (w) => (w.content.document.design.structure.spar as unknown as Record<string, string>)[key],
+  );
   return (
-    <div className="qf wide"><label htmlFor={path}>{label}</label>
-      <select id={path} className="cell" value={value} onChange={(e) => edit({ type: 'set', path, value: e.target.value })} style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', padding: '4px 0' }}>
+    <div className="qf wide">
+      <label htmlFor={path}>{label}</label>
+      <select
+        id={path}
+        className="cell"
+        value={value}
+        onChange={(e) => edit({ type: 'set', path, value: e.target.value })}
+        style={{
+          width: '100%',
+          border: 0,
+          borderBottom: '1px solid var(--hair)',
+          background: 'transparent',
+          color: 'var(--ink)',
+          padding: '4px 0',
+        }}
+      >
         {!materialNamed(value) && <option value={value}>{value} (not in the store)</option>}
-        {MATERIALS.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}
+        {MATERIALS.map((m) => (
+          <option key={m.id} value={m.id}>
+            {m.name}
+          </option>
+        ))}
       </select>
     </div>
   );
@@ -68,10 +147,14 @@ function Sources() {
   const spar = useWorkspace((w) => w.content.document.design.structure.spar);
   const units = useWorkspace((w) => w.units);
   return (
-    <section className="block"><h2>Material values</h2>
+    <section className="block">
+      <h2>Material values</h2>
       {sparSection(spar).materials.map((m) => (
         <div key={m.id} style={{ fontSize: '0.78rem', marginBottom: 6 }}>
-          <b>{m.name}</b>: E {formatQuantity(m.modulus, 'modulus', units)}, compression {formatQuantity(m.compression, 'stress', units)}, tension {formatQuantity(m.tension, 'stress', units)}; {Math.round(100 * m.knockdown)} % of the weaker is used.
+          <b>{m.name}</b>: E {formatQuantity(m.modulus, 'modulus', units)}, compression{' '}
+          {formatQuantity(m.compression, 'stress', units)}, tension{' '}
+          {formatQuantity(m.tension, 'stress', units)}; {Math.round(100 * m.knockdown)} % of the weaker is
+          used.
           <div className="dim">Source: {m.source}.</div>
         </div>
       ))}
@@ -85,26 +168,65 @@ function SparMass() {
   const s = sparSection(design.structure.spar);
   const wing = design.surfaces.find((x) => x.role === 'wing')!;
   const length = 2 * wing.stations[wing.stations.length - 1].y;
-  return <p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>This spar weighs {formatQuantity(s.perLength * length, 'mass', units)} over the span. It is limited by {s.limitedBy.toLowerCase()}. Left out: torsion, local buckling of thin walls, the skin’s share.</p>;
+  return (
+    <p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>
+      This spar weighs {formatQuantity(s.perLength * length, 'mass', units)} over the span. It is limited by{' '}
+      {s.limitedBy.toLowerCase()}. Left out: torsion, local buckling of thin walls, the skin’s share.
+    </p>
+  );
 }
 
 function SparCharts() {
   const ledger = useWorkspace((w) => w.ledger);
   const loading = useWorkspace((w) => w.loading);
-  const required = useWorkspace((w) => w.content.document.design.structure.requiredLoadFactor * w.content.document.design.structure.safetyFactor);
+  const required = useWorkspace(
+    (w) =>
+      w.content.document.design.structure.requiredLoadFactor *
+      w.content.document.design.structure.safetyFactor,
+  );
   if (!ledger || ledger.stopped) return null;
-  const m = curveOf(ledger, 'sparMoment', loading)!, w = curveOf(ledger, 'sparDeflection', loading)!;
+  const m = curveOf(ledger, 'sparMoment', loading)!,
+    w = curveOf(ledger, 'sparDeflection', loading)!;
   const strong = entryOf(ledger, 'sparMoment', 'all')!;
   const fail = m.y.map((v) => v * entryOf(ledger, 'failLoadFactor', loading)!.value);
   return (
     <>
-      <ChartFrame title={`Bending moment along the half span, at ${required.toFixed(1)} g and at failure`} height={250} xName="From the root" xKind="length" yName="Moment" yKind="moment" yFromZero
+      <ChartFrame
+        title={`Bending moment along the half span, at ${required.toFixed(1)} g and at failure`}
+        height={250}
+        xName="From the root"
+        xKind="length"
+        yName="Moment"
+        yKind="moment"
+        yFromZero
         series={[
-          { name: `at ${required.toFixed(1)} g`, x: m.x, y: m.y.map((v) => v * required), sigma: m.sigma && m.sigma.map((v) => v * required), look: 'predicted' },
+          {
+            name: `at ${required.toFixed(1)} g`,
+            x: m.x,
+            y: m.y.map((v) => v * required),
+            sigma: m.sigma && m.sigma.map((v) => v * required),
+            look: 'predicted',
+          },
           { name: 'at failure', x: m.x, y: fail, look: 'ghost' },
-          { name: 'what the spar stands', x: [m.x[0], m.x[m.x.length - 1]], y: [strong.value, strong.value], sigma: [strong.sigma, strong.sigma], look: 'asked' },
-        ]} />
-      <ChartFrame title="Deflection along the half span at 1 g" height={190} xName="From the root" xKind="length" yName="Up" yKind="length" yFromZero series={[{ name: 'deflection', x: w.x, y: w.y, sigma: w.sigma, look: 'predicted' }]} />
+          {
+            name: 'what the spar stands',
+            x: [m.x[0], m.x[m.x.length - 1]],
+            y: [strong.value, strong.value],
+            sigma: [strong.sigma, strong.sigma],
+            look: 'asked',
+          },
+        ]}
+      />
+      <ChartFrame
+        title="Deflection along the half span at 1 g"
+        height={190}
+        xName="From the root"
+        xKind="length"
+        yName="Up"
+        yKind="length"
+        yFromZero
+        series={[{ name: 'deflection', x: w.x, y: w.y, sigma: w.sigma, look: 'predicted' }]}
+      />
     </>
   );
 }

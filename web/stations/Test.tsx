@@ -15,10 +15,34 @@ import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { MarkLegend, ThreeMark, describeMarks } from '../parts/ThreeMark';
 
 const emptyBody = (loading: string, temperature: number): TestBody => ({
-  card: { title: 'New flight', question: '', oneChange: '', expected: '', stopWhen: '', loading, overrideReason: '' },
+  card: {
+    title: 'New flight',
+    question: '',
+    oneChange: '',
+    expected: '',
+    stopWhen: '',
+    loading,
+    overrideReason: '',
+  },
   checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
   signedBy: '',
-  record: { flown: false, date: '', temperature, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' },
+  record: {
+    flown: false,
+    date: '',
+    temperature,
+    wind: 0,
+    cgX: null,
+    mass: null,
+    chargeBefore: null,
+    chargeAfter: null,
+    duration: null,
+    laps: [],
+    groundRun: null,
+    stallSpeed: null,
+    handling: [],
+    notes: '',
+    damage: '',
+  },
   log: null,
   measurements: [],
 });
@@ -31,27 +55,67 @@ export function Test() {
   const addTest = useWorkspace((w) => w.addTest);
   const tests = all.filter((t) => t.versionId === versionId && !t.body.bench);
   const benched = all.filter((t) => t.versionId === versionId && t.body.bench).length;
-  const [chosen, setChosen] = useState<string | null>(tests.find((t) => !t.body.record.flown)?.id ?? tests[0]?.id ?? null);
+  const [chosen, setChosen] = useState<string | null>(
+    tests.find((t) => !t.body.record.flown)?.id ?? tests[0]?.id ?? null,
+  );
   const [error, setError] = useState<string | null>(null);
   const add = async () => {
-    const r = await createTestAction(versionId, emptyBody(loading, temperature)).catch(() => ({ status: 'refused' as const, message: 'The server does not answer; no card was made.' }));
+    const r = await createTestAction(versionId, emptyBody(loading, temperature)).catch(() => ({
+      status: 'refused' as const,
+      message: 'The server does not answer; no card was made.',
+    }));
     if (r.status === 'refused') setError(r.message);
-    else { addTest(r.value); setChosen(r.value.id); setError(null); }
+    else {
+      addTest(r.value);
+      setChosen(r.value.id);
+      setError(null);
+    }
   };
   const test = tests.find((t) => t.id === chosen) ?? tests[0];
   return (
-    <div className="station two field-friendly" style={{ '--cols': 'minmax(190px, 230px) minmax(0, 1fr)' } as CSSProperties}>
-      <section className="block"><h2>Cards and flights</h2>
-        {tests.length === 0 && <p className="dim">No card yet. Plan the first flight: what is to be learnt, and when to stop.</p>}
+    <div
+      className="station two field-friendly"
+      style={{ '--cols': 'minmax(190px, 230px) minmax(0, 1fr)' } as CSSProperties}
+    >
+      <section className="block">
+        <h2>Cards and flights</h2>
+        {tests.length === 0 && (
+          <p className="dim">No card yet. Plan the first flight: what is to be learnt, and when to stop.</p>
+        )}
         {tests.map((t) => (
-          <button key={t.id} type="button" className="reading" aria-pressed={t.id === test?.id} onClick={() => setChosen(t.id)} style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}>
-            <span style={{ color: t.body.record.flown ? 'var(--measured)' : 'var(--predicted)' }} aria-hidden="true">{t.body.record.flown ? '●' : '◇'}</span> {t.body.card.title || 'Untitled'}
-            <div className="dim" style={{ fontSize: '0.72rem' }}>{t.body.record.flown ? `flown ${t.body.record.date}` : 'planned'}</div>
+          <button
+            key={t.id}
+            type="button"
+            className="reading"
+            aria-pressed={t.id === test?.id}
+            onClick={() => setChosen(t.id)}
+            style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}
+          >
+            <span
+              style={{ color: t.body.record.flown ? 'var(--measured)' : 'var(--predicted)' }}
+              aria-hidden="true"
+            >
+              {t.body.record.flown ? '●' : '◇'}
+            </span>{' '}
+            {t.body.card.title || 'Untitled'}
+            <div className="dim" style={{ fontSize: '0.72rem' }}>
+              {t.body.record.flown ? `flown ${t.body.record.date}` : 'planned'}
+            </div>
           </button>
         ))}
-        <Button mt={10} variant="light" onClick={() => void add()}>Plan a flight</Button>
-        {benched > 0 && <p className="dim" style={{ fontSize: '0.75rem' }}>{benched} bench test{benched > 1 ? 's' : ''} of this version: under Power, Bench.</p>}
-        {error && <div role="alert" className="stoptext">{error}</div>}
+        <Button mt={10} variant="light" onClick={() => void add()}>
+          Plan a flight
+        </Button>
+        {benched > 0 && (
+          <p className="dim" style={{ fontSize: '0.75rem' }}>
+            {benched} bench test{benched > 1 ? 's' : ''} of this version: under Power, Bench.
+          </p>
+        )}
+        {error && (
+          <div role="alert" className="stoptext">
+            {error}
+          </div>
+        )}
       </section>
       {test ? <TestSheet key={test.id} id={test.id} body={test.body} /> : <div />}
     </div>
@@ -64,7 +128,9 @@ function useTestEdit(id: string, body: TestBody) {
   return (patch: Partial<TestBody>): string | null => {
     const next = { ...body, ...patch };
     const kept = new Map(body.measurements.filter((m) => m.setAside).map((m) => [m.quantity, m]));
-    const measurements = next.record.flown ? measurementsOf(next).measurements.map((m) => (kept.has(m.quantity) ? { ...m, setAside: true } : m)) : [];
+    const measurements = next.record.flown
+      ? measurementsOf(next).measurements.map((m) => (kept.has(m.quantity) ? { ...m, setAside: true } : m))
+      : [];
     return edit({ type: 'set', path: `tests.${id}.body`, value: { ...next, measurements } });
   };
 }
@@ -72,9 +138,19 @@ function useTestEdit(id: string, body: TestBody) {
 function TestSheet({ id, body }: { id: string; body: TestBody }) {
   const set = useTestEdit(id, body);
   return (
-    <div className="cols" style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}>
-      <div className="stack"><Card id={id} body={body} set={set} /><Checklist body={body} set={set} /></div>
-      <div className="stack"><Record id={id} body={body} set={set} /><LogReader body={body} set={set} /><Measured id={id} body={body} /></div>
+    <div
+      className="cols"
+      style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}
+    >
+      <div className="stack">
+        <Card id={id} body={body} set={set} />
+        <Checklist body={body} set={set} />
+      </div>
+      <div className="stack">
+        <Record id={id} body={body} set={set} />
+        <LogReader body={body} set={set} />
+        <Measured id={id} body={body} />
+      </div>
     </div>
   );
 }
@@ -91,19 +167,67 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const stops = ledger ? stopLine(brief, design, ledger, body.card.loading) : [];
   const cg = ledger && entryOf(ledger, 'cgX', body.card.loading);
   const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
-  const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => <div className="qf"><label><span>{label}</span></label><TextCell label={label} path={`${P}.${key}`} area placeholder={hint} /></div>;
+  const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => (
+    <div className="qf">
+      <label>
+        <span>{label}</span>
+      </label>
+      <TextCell label={label} path={`${P}.${key}`} area placeholder={hint} />
+    </div>
+  );
   return (
-    <section className="block"><h2>Flight card</h2>
+    <section className="block">
+      <h2>Flight card</h2>
       <div className="stack" style={{ gap: 8 }}>
-        <div className="qf"><label><span>Title</span></label><TextCell label="Title" path={`${P}.title`} /></div>
-        <div className="qf"><label htmlFor="card-loading">Loading</label><select id="card-loading" className="cell" value={body.card.loading} onChange={(e) => set({ card: { ...body.card, loading: e.target.value } })} style={{ width: '100%', border: 0, borderBottom: '1px solid var(--hair)', background: 'transparent', color: 'var(--ink)', padding: '4px 0' }}>{loadings.map((l) => <option key={l.id} value={l.id}>{l.name}</option>)}</select></div>
-        {cg && <div className="dim" style={{ fontSize: '0.78rem' }}>{frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)} from the nose in this loading.</div>}
+        <div className="qf">
+          <label>
+            <span>Title</span>
+          </label>
+          <TextCell label="Title" path={`${P}.title`} />
+        </div>
+        <div className="qf">
+          <label htmlFor="card-loading">Loading</label>
+          <select
+            id="card-loading"
+            className="cell"
+            value={body.card.loading}
+            onChange={(e) => set({ card: { ...body.card, loading: e.target.value } })}
+            style={{
+              width: '100%',
+              border: 0,
+              borderBottom: '1px solid var(--hair)',
+              background: 'transparent',
+              color: 'var(--ink)',
+              padding: '4px 0',
+            }}
+          >
+            {loadings.map((l) => (
+              <option key={l.id} value={l.id}>
+                {l.name}
+              </option>
+            ))}
+          </select>
+        </div>
+        {cg && (
+          <div className="dim" style={{ fontSize: '0.78rem' }}>
+            {frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)}{' '}
+            from the nose in this loading.
+          </div>
+        )}
         {stops.length > 0 && (
           <div className="caution" role="alert" style={{ borderLeftColor: 'var(--stop)' }}>
             <b className="stoptext">Stop line</b>
-            {stops.map((s) => <div key={s} className="stoptext">{s}</div>)}
+            {stops.map((s) => (
+              <div key={s} className="stoptext">
+                {s}
+              </div>
+            ))}
             <div style={{ marginTop: 6 }}>To fly all the same, write why:</div>
-            <TextCell label="Reason to fly past the stop line" path={`${P}.overrideReason`} placeholder="a written reason" />
+            <TextCell
+              label="Reason to fly past the stop line"
+              path={`${P}.overrideReason`}
+              placeholder="a written reason"
+            />
           </div>
         )}
         {row('What is to be learnt', 'question', 'one question')}
@@ -119,12 +243,52 @@ function Checklist({ body, set }: { body: TestBody; set: SetBody }) {
   const person = useWorkspace((w) => w.person);
   const done = body.checklist.every((c) => c.done);
   return (
-    <section className="block"><h2>Pre-flight <span className="right dim">{body.checklist.filter((c) => c.done).length} of {body.checklist.length}</span></h2>
-      <div className="caution" style={{ marginBottom: 8 }}>Arm last, with everyone clear of the propeller. Local rules and the field’s own come first; ask a qualified person where in doubt.</div>
-      {body.checklist.map((c, i) => <Checkbox key={c.text} my={5} checked={c.done} label={<span>{c.caution ? <b style={{ color: 'var(--look)' }} aria-label="caution">! </b> : null}{c.text}</span>} onChange={(e) => set({ checklist: body.checklist.map((x, k) => (k === i ? { ...x, done: e.currentTarget.checked } : x)), signedBy: '' })} />)}
+    <section className="block">
+      <h2>
+        Pre-flight{' '}
+        <span className="right dim">
+          {body.checklist.filter((c) => c.done).length} of {body.checklist.length}
+        </span>
+      </h2>
+      <div className="caution" style={{ marginBottom: 8 }}>
+        Arm last, with everyone clear of the propeller. Local rules and the field’s own come first; ask a
+        qualified person where in doubt.
+      </div>
+      {body.checklist.map((c, i) => (
+        <Checkbox
+          key={c.text}
+          my={5}
+          checked={c.done}
+          label={
+            <span>
+              {c.caution ? (
+                <b style={{ color: 'var(--look)' }} aria-label="caution">
+                  !{' '}
+                </b>
+              ) : null}
+              {c.text}
+            </span>
+          }
+          onChange={(e) =>
+            set({
+              checklist: body.checklist.map((x, k) =>
+                k === i ? { ...x, done: e.currentTarget.checked } : x,
+              ),
+              signedBy: '',
+            })
+          }
+        />
+      ))}
       <div style={{ display: 'flex', gap: 10, alignItems: 'center', marginTop: 6 }}>
-        <Button disabled={!done || body.signedBy !== ''} onClick={() => set({ signedBy: `${person.name}, ${new Date().toLocaleString()}` })}>Sign the list</Button>
-        <span className="dim">{body.signedBy ? `Signed by ${body.signedBy}` : done ? '' : 'every line first'}</span>
+        <Button
+          disabled={!done || body.signedBy !== ''}
+          onClick={() => set({ signedBy: `${person.name}, ${new Date().toLocaleString()}` })}
+        >
+          Sign the list
+        </Button>
+        <span className="dim">
+          {body.signedBy ? `Signed by ${body.signedBy}` : done ? '' : 'every line first'}
+        </span>
       </div>
     </section>
   );
@@ -140,59 +304,230 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
   const stops = ledger ? stopLine(brief, design, ledger, body.card.loading) : [];
   const blocked = stops.length > 0 && body.card.overrideReason.trim().length < 8;
   const put = (patch: Partial<TestBody['record']>) => set({ record: { ...r, ...patch } });
-  const opt = (label: string, key: 'cgX' | 'mass' | 'chargeBefore' | 'chargeAfter' | 'duration' | 'groundRun' | 'stallSpeed', kind: KindName, hint?: string) => <QuantityField label={label} value={r[key]} kind={kind} hint={hint} onCommit={(si) => put({ [key]: si })} onClear={() => put({ [key]: null })} />;
+  const opt = (
+    label: string,
+    key: 'cgX' | 'mass' | 'chargeBefore' | 'chargeAfter' | 'duration' | 'groundRun' | 'stallSpeed',
+    kind: KindName,
+    hint?: string,
+  ) => (
+    <QuantityField
+      label={label}
+      value={r[key]}
+      kind={kind}
+      hint={hint}
+      onCommit={(si) => put({ [key]: si })}
+      onClear={() => put({ [key]: null })}
+    />
+  );
   const commitLaps = () => {
     if (laps === null) return;
     const parts = laps.split(/[\s;]+/).filter(Boolean);
-    const times = parts.map((p) => { const m = /^(?:(\d+):)?(\d+(?:[.,]\d+)?)$/.exec(p); return m ? Number(m[1] ?? 0) * 60 + Number(m[2].replace(',', '.')) : NaN; });
+    const times = parts.map((p) => {
+      const m = /^(?:(\d+):)?(\d+(?:[.,]\d+)?)$/.exec(p);
+      return m ? Number(m[1] ?? 0) * 60 + Number(m[2].replace(',', '.')) : NaN;
+    });
     const bad = parts[times.findIndex((t) => !(t > 0))];
-    if (bad) { setError(`“${bad}” is not a lap time; write seconds or min:sec, with spaces between.`); return; }
+    if (bad) {
+      setError(`“${bad}” is not a lap time; write seconds or min:sec, with spaces between.`);
+      return;
+    }
     const refused = put({ laps: times });
     setError(refused);
     if (!refused) setLaps(null);
   };
   if (!r.flown) {
     return (
-      <section className="block"><h2>Record</h2>
-        <p className="dim" style={{ marginTop: 0 }}>Fly it by the card, then record it here.</p>
-        {blocked && <p className="stoptext">This card is past the stop line. Write a reason on the card, or mend the design first.</p>}
-        <Button disabled={blocked} onClick={() => put({ flown: true, date: new Date().toISOString().slice(0, 10), temperature: brief.site.temperature, wind: brief.site.wind })}>It was flown: record it</Button>
+      <section className="block">
+        <h2>Record</h2>
+        <p className="dim" style={{ marginTop: 0 }}>
+          Fly it by the card, then record it here.
+        </p>
+        {blocked && (
+          <p className="stoptext">
+            This card is past the stop line. Write a reason on the card, or mend the design first.
+          </p>
+        )}
+        <Button
+          disabled={blocked}
+          onClick={() =>
+            put({
+              flown: true,
+              date: new Date().toISOString().slice(0, 10),
+              temperature: brief.site.temperature,
+              wind: brief.site.wind,
+            })
+          }
+        >
+          It was flown: record it
+        </Button>
       </section>
     );
   }
   return (
-    <section className="block"><h2>Record</h2>
+    <section className="block">
+      <h2>Record</h2>
       <div className="fields">
-        <TextInput label="Date" type="date" value={r.date} onChange={(e) => put({ date: e.currentTarget.value })} />
-        <QuantityField label="Temperature" value={r.temperature} kind="temperature" onCommit={(si) => put({ temperature: si })} />
+        <TextInput
+          label="Date"
+          type="date"
+          value={r.date}
+          onChange={(e) => put({ date: e.currentTarget.value })}
+        />
+        <QuantityField
+          label="Temperature"
+          value={r.temperature}
+          kind="temperature"
+          onCommit={(si) => put({ temperature: si })}
+        />
         <QuantityField label="Wind" value={r.wind} kind="speed" onCommit={(si) => put({ wind: si })} />
         {opt('CG flown, from the nose', 'cgX', 'length')}
         {opt('All-up mass on the scale', 'mass', 'allUpMass')}
         {opt('Slowest held speed', 'stallSpeed', 'speed')}
-        {!design.power.unpowered && <>{opt('Ground run', 'groundRun', 'distance')}{opt('Motor time', 'duration', 'duration')}{opt('Charge before', 'chargeBefore', 'charge', 'what the pack held')}{opt('Charge after', 'chargeAfter', 'charge', 'what was left: before less what the charger put back')}</>}
+        {!design.power.unpowered && (
+          <>
+            {opt('Ground run', 'groundRun', 'distance')}
+            {opt('Motor time', 'duration', 'duration')}
+            {opt('Charge before', 'chargeBefore', 'charge', 'what the pack held')}
+            {opt(
+              'Charge after',
+              'chargeAfter',
+              'charge',
+              'what was left: before less what the charger put back',
+            )}
+          </>
+        )}
         {design.power.rubber && <RubberRecord record={r} put={put} />}
-        <div className={`qf wide${error ? ' bad' : ''}`}><label htmlFor={`laps-${id}`}>Timed laps, seconds or min:sec</label><div className="box"><input id={`laps-${id}`} value={laps ?? r.laps.map((t) => Number(t.toFixed(2))).join('  ')} onChange={(e) => setLaps(e.target.value)} onBlur={commitLaps} onKeyDown={(e) => { if (e.key === 'Enter') commitLaps(); if (e.key === 'Escape') { setLaps(null); setError(null); } }} /></div>{error && <div className="err" role="alert">{error}</div>}</div>
+        <div className={`qf wide${error ? ' bad' : ''}`}>
+          <label htmlFor={`laps-${id}`}>Timed laps, seconds or min:sec</label>
+          <div className="box">
+            <input
+              id={`laps-${id}`}
+              value={laps ?? r.laps.map((t) => Number(t.toFixed(2))).join('  ')}
+              onChange={(e) => setLaps(e.target.value)}
+              onBlur={commitLaps}
+              onKeyDown={(e) => {
+                if (e.key === 'Enter') commitLaps();
+                if (e.key === 'Escape') {
+                  setLaps(null);
+                  setError(null);
+                }
+              }}
+            />
+          </div>
+          {error && (
+            <div className="err" role="alert">
+              {error}
+            </div>
+          )}
+        </div>
       </div>
-      <h2 className="head" style={{ marginTop: 14 }}>How it handled</h2>
+      <h2 className="head" style={{ marginTop: 14 }}>
+        How it handled
+      </h2>
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
-        {HANDLING.map((h) => <Button key={h} variant={r.handling.includes(h) ? 'filled' : 'default'} aria-pressed={r.handling.includes(h)} onClick={() => put({ handling: r.handling.includes(h) ? r.handling.filter((x) => x !== h) : [...r.handling, h] as Handling[] })}>{h}</Button>)}
+        {HANDLING.map((h) => (
+          <Button
+            key={h}
+            variant={r.handling.includes(h) ? 'filled' : 'default'}
+            aria-pressed={r.handling.includes(h)}
+            onClick={() =>
+              put({
+                handling: r.handling.includes(h)
+                  ? r.handling.filter((x) => x !== h)
+                  : ([...r.handling, h] as Handling[]),
+              })
+            }
+          >
+            {h}
+          </Button>
+        ))}
       </div>
-      <div className="qf" style={{ marginTop: 10 }}><label><span>Notes</span></label><TextCell label="Notes" path={`tests.${id}.body.record.notes`} area /></div>
-      <div className="qf" style={{ marginTop: 8 }}><label><span>Damage</span></label><TextCell label="Damage" path={`tests.${id}.body.record.damage`} area /></div>
+      <div className="qf" style={{ marginTop: 10 }}>
+        <label>
+          <span>Notes</span>
+        </label>
+        <TextCell label="Notes" path={`tests.${id}.body.record.notes`} area />
+      </div>
+      <div className="qf" style={{ marginTop: 8 }}>
+        <label>
+          <span>Damage</span>
+        </label>
+        <TextCell label="Damage" path={`tests.${id}.body.record.damage`} area />
+      </div>
     </section>
   );
 }
 
 /** Turns, torque, seconds, height of a flight on rubber; begun by the launch turns. */
-function RubberRecord({ record, put }: { record: TestBody['record']; put: (patch: Partial<TestBody['record']>) => string | null }) {
+function RubberRecord({
+  record,
+  put,
+}: {
+  record: TestBody['record'];
+  put: (patch: Partial<TestBody['record']>) => string | null;
+}) {
   const r = record.rubber;
-  const set = (patch: Partial<NonNullable<TestBody['record']['rubber']>>) => put({ rubber: { ...(r ?? { launchTurns: 1, turnsLeft: null, launchTorque: null, seconds: 1, height: null, motorLength: null, pitch: null, clean: true }), ...patch } });
-  const free = (label: string, key: 'turnsLeft' | 'launchTorque' | 'height' | 'motorLength' | 'pitch', kind: KindName, hint?: string) => <QuantityField label={label} kind={kind} value={r?.[key] ?? null} hint={hint} onCommit={(si) => set({ [key]: si })} onClear={() => set({ [key]: null })} />;
+  const set = (patch: Partial<NonNullable<TestBody['record']['rubber']>>) =>
+    put({
+      rubber: {
+        ...(r ?? {
+          launchTurns: 1,
+          turnsLeft: null,
+          launchTorque: null,
+          seconds: 1,
+          height: null,
+          motorLength: null,
+          pitch: null,
+          clean: true,
+        }),
+        ...patch,
+      },
+    });
+  const free = (
+    label: string,
+    key: 'turnsLeft' | 'launchTorque' | 'height' | 'motorLength' | 'pitch',
+    kind: KindName,
+    hint?: string,
+  ) => (
+    <QuantityField
+      label={label}
+      kind={kind}
+      value={r?.[key] ?? null}
+      hint={hint}
+      onCommit={(si) => set({ [key]: si })}
+      onClear={() => set({ [key]: null })}
+    />
+  );
   return (
     <>
-      <QuantityField label="Turns at launch" kind="count" value={r?.launchTurns ?? null} hint="of the motor, not of the crank" onCommit={(si) => set({ launchTurns: si })} />
-      {r && <><QuantityField label="Time aloft" kind="time" value={r.seconds} onCommit={(si) => set({ seconds: si })} />{free('Turns left', 'turnsLeft', 'count')}{free('Torque at launch', 'launchTorque', 'smallMoment')}{free('Greatest height', 'height', 'distance')}{free('Motor length, if another', 'motorLength', 'length')}{free('Pitch, if another', 'pitch', 'length')}
-        <Checkbox mt={18} label="Clean: no rafters, no steering" checked={r.clean} onChange={(e) => set({ clean: e.currentTarget.checked })} /></>}
+      <QuantityField
+        label="Turns at launch"
+        kind="count"
+        value={r?.launchTurns ?? null}
+        hint="of the motor, not of the crank"
+        onCommit={(si) => set({ launchTurns: si })}
+      />
+      {r && (
+        <>
+          <QuantityField
+            label="Time aloft"
+            kind="time"
+            value={r.seconds}
+            onCommit={(si) => set({ seconds: si })}
+          />
+          {free('Turns left', 'turnsLeft', 'count')}
+          {free('Torque at launch', 'launchTorque', 'smallMoment')}
+          {free('Greatest height', 'height', 'distance')}
+          {free('Motor length, if another', 'motorLength', 'length')}
+          {free('Pitch, if another', 'pitch', 'length')}
+          <Checkbox
+            mt={18}
+            label="Clean: no rafters, no steering"
+            checked={r.clean}
+            onChange={(e) => set({ clean: e.currentTarget.checked })}
+          />
+        </>
+      )}
     </>
   );
 }
@@ -204,18 +539,47 @@ function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
   const [busy, setBusy] = useState(false);
   const take = (text: string, name: string) => {
     const r = parseFlightCsv(text);
-    if (r.status === 'error') { setError(`${name} was not taken. ${r.message}`); return; }
+    if (r.status === 'error') {
+      setError(`${name} was not taken. ${r.message}`);
+      return;
+    }
     const reduced = reduceLog(r.rows, body.card.loading);
-    setError(set({ log: { name: name.slice(0, 200), rows: r.rows, remarks: [...r.remarks, ...reduced.remarks].slice(0, 50) } }));
+    setError(
+      set({
+        log: {
+          name: name.slice(0, 200),
+          rows: r.rows,
+          remarks: [...r.remarks, ...reduced.remarks].slice(0, 50),
+        },
+      }),
+    );
   };
   const open = (f: File | null) => {
     if (!f) return;
-    if (f.size > MAX_CSV_BYTES) { setError(`${f.name} is larger than ${MAX_CSV_BYTES / 1e6} MB; cut it down to the flight. Nothing was taken.`); return; }
+    if (f.size > MAX_CSV_BYTES) {
+      setError(
+        `${f.name} is larger than ${MAX_CSV_BYTES / 1e6} MB; cut it down to the flight. Nothing was taken.`,
+      );
+      return;
+    }
     void f.text().then((t) => take(t, f.name));
   };
   const fly = async () => {
     setBusy(true);
-    try { take(await askCore({ task: 'fly', document, loading: body.card.loading, laps: Math.min(20, Math.max(1, Number(laps) || 6)), seed: 7 }), 'simulated logger'); } catch (e) { setError(`The simulated logger stopped: ${e instanceof Error ? e.message : String(e)}.`); }
+    try {
+      take(
+        await askCore({
+          task: 'fly',
+          document,
+          loading: body.card.loading,
+          laps: Math.min(20, Math.max(1, Number(laps) || 6)),
+          seed: 7,
+        }),
+        'simulated logger',
+      );
+    } catch (e) {
+      setError(`The simulated logger stopped: ${e instanceof Error ? e.message : String(e)}.`);
+    }
     setBusy(false);
   };
   if (!body.record.flown) return null;
@@ -224,18 +588,67 @@ function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
   const thin = rows?.filter((_, i) => i % step === 0) ?? [];
   const t0 = thin[0]?.[0] ?? 0;
   return (
-    <section className="block"><h2>Log</h2>
+    <section className="block">
+      <h2>Log</h2>
       <div style={{ display: 'flex', gap: 8, alignItems: 'end', flexWrap: 'wrap' }}>
-        <FileButton onChange={open} accept=".csv,.txt,text/csv" inputProps={{ 'aria-label': 'Log file' }}>{(p) => <Button variant="default" {...p}>Open a CSV log</Button>}</FileButton>
-        <Button variant="light" loading={busy} onClick={() => void fly()}>Read the simulated logger</Button>
-        <NumberInput aria-label="Laps flown by the simulated logger" w={80} size="xs" min={1} max={20} value={laps} onChange={setLaps} suffix=" laps" />
-        {body.log && <Button variant="subtle" color="red" onClick={() => set({ log: null })}>Take the log out</Button>}
+        <FileButton onChange={open} accept=".csv,.txt,text/csv" inputProps={{ 'aria-label': 'Log file' }}>
+          {(p) => (
+            <Button variant="default" {...p}>
+              Open a CSV log
+            </Button>
+          )}
+        </FileButton>
+        <Button variant="light" loading={busy} onClick={() => void fly()}>
+          Read the simulated logger
+        </Button>
+        <NumberInput
+          aria-label="Laps flown by the simulated logger"
+          w={80}
+          size="xs"
+          min={1}
+          max={20}
+          value={laps}
+          onChange={setLaps}
+          suffix=" laps"
+        />
+        {body.log && (
+          <Button variant="subtle" color="red" onClick={() => set({ log: null })}>
+            Take the log out
+          </Button>
+        )}
       </div>
-      {error && <div role="alert" className="stoptext" style={{ marginTop: 6 }}>{error}</div>}
+      {error && (
+        <div role="alert" className="stoptext" style={{ marginTop: 6 }}>
+          {error}
+        </div>
+      )}
       {body.log && (
         <>
-          <div className="dim" style={{ fontSize: '0.78rem', margin: '6px 0' }}>{body.log.name}: {body.log.rows.length} rows. {body.log.remarks.join(' ')}</div>
-          <ChartFrame title="Height and ground speed" height={170} xName="Time" xKind="time" yName="Height; speed" yKind="ratio" series={[{ name: 'height [m]', x: thin.map((r) => r[0] - t0), y: thin.map((r) => r[3]), look: 'measured' }, { name: 'ground speed [m/s]', x: thin.map((r) => r[0] - t0), y: thin.map((r) => r[4]), look: 'ghost' }]} />
+          <div className="dim" style={{ fontSize: '0.78rem', margin: '6px 0' }}>
+            {body.log.name}: {body.log.rows.length} rows. {body.log.remarks.join(' ')}
+          </div>
+          <ChartFrame
+            title="Height and ground speed"
+            height={170}
+            xName="Time"
+            xKind="time"
+            yName="Height; speed"
+            yKind="ratio"
+            series={[
+              {
+                name: 'height [m]',
+                x: thin.map((r) => r[0] - t0),
+                y: thin.map((r) => r[3]),
+                look: 'measured',
+              },
+              {
+                name: 'ground speed [m/s]',
+                x: thin.map((r) => r[0] - t0),
+                y: thin.map((r) => r[4]),
+                look: 'ghost',
+              },
+            ]}
+          />
         </>
       )}
     </section>
@@ -249,18 +662,58 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
   const edit = useWorkspace((w) => w.edit);
   if (!body.record.flown) return null;
   return (
-    <section className="block"><h2>What it measured <span className="right"><MarkLegend /></span></h2>
-      {body.measurements.length === 0 && <p className="dim">Nothing yet: enter a ground run, lap times or charge, or open a log.</p>}
+    <section className="block">
+      <h2>
+        What it measured{' '}
+        <span className="right">
+          <MarkLegend />
+        </span>
+      </h2>
+      {body.measurements.length === 0 && (
+        <p className="dim">Nothing yet: enter a ground run, lap times or charge, or open a log.</p>
+      )}
       {body.measurements.map((m, i) => {
         const def = quantityDef(m.quantity);
         const e = ledger && entryOf(ledger, m.quantity, m.state);
         if (!def) return null;
-        const marks = { asked: null, predicted: e ? { value: e.value, sigma: e.sigma } : null, measured: { value: m.value, sigma: m.sigma } };
+        const marks = {
+          asked: null,
+          predicted: e ? { value: e.value, sigma: e.sigma } : null,
+          measured: { value: m.value, sigma: m.sigma },
+        };
         return (
-          <div key={m.quantity} style={{ padding: '7px 0', borderBottom: '1px solid var(--hair)', opacity: m.setAside ? 0.55 : 1 }}>
-            <div style={{ display: 'flex', gap: 8 }}><b style={{ fontWeight: 600 }}>{def.name}</b><span className="num" style={{ marginLeft: 'auto', color: 'var(--measured)' }}>{formatQuantity(m.value, def.kind, units)} ±{formatSpread(m.sigma, def.kind, units)}</span></div>
+          <div
+            key={m.quantity}
+            style={{
+              padding: '7px 0',
+              borderBottom: '1px solid var(--hair)',
+              opacity: m.setAside ? 0.55 : 1,
+            }}
+          >
+            <div style={{ display: 'flex', gap: 8 }}>
+              <b style={{ fontWeight: 600 }}>{def.name}</b>
+              <span className="num" style={{ marginLeft: 'auto', color: 'var(--measured)' }}>
+                {formatQuantity(m.value, def.kind, units)} ±{formatSpread(m.sigma, def.kind, units)}
+              </span>
+            </div>
             <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
-            <div className="dim" style={{ fontSize: '0.72rem', display: 'flex' }}><span>{m.from}</span><label style={{ marginLeft: 'auto' }}><input type="checkbox" checked={m.setAside} onChange={(ev) => edit({ type: 'set', path: `tests.${id}.body.measurements.${i}.setAside`, value: ev.target.checked })} /> set aside</label></div>
+            <div className="dim" style={{ fontSize: '0.72rem', display: 'flex' }}>
+              <span>{m.from}</span>
+              <label style={{ marginLeft: 'auto' }}>
+                <input
+                  type="checkbox"
+                  checked={m.setAside}
+                  onChange={(ev) =>
+                    edit({
+                      type: 'set',
+                      path: `tests.${id}.body.measurements.${i}.setAside`,
+                      value: ev.target.checked,
+                    })
+                  }
+                />{' '}
+                set aside
+              </label>
+            </div>
           </div>
         );
       })}

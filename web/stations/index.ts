@@ -9,4 +9,15 @@ import { Shape } from './Shape';
 import { Structure } from './Structure';
 import { Test } from './Test';
 
-export const STATION_VIEWS = { brief: Brief, shape: Shape, sections: Sections, balance: Balance, power: Power, structure: Structure, flight: Flight, score: Score, test: Test, refine: Refine };
+export const STATION_VIEWS = {
+  brief: Brief,
+  shape: Shape,
+  sections: Sections,
+  balance: Balance,
+  power: Power,
+  structure: Structure,
+  flight: Flight,
+  score: Score,
+  test: Test,
+  refine: Refine,
+};

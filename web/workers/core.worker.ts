@@ -1,6 +1,29 @@
 /** Runs the core off the page's thread. One cache per worker: unchanged steps are reused between calls. */
-import { assess, assessQuickly, fitSwap, growthReport, layoutAdvice, layoutReport, missingPolars, modelOf, powerReport, rubberAdvice, tryChanges, type Ledger, type StepCache } from '@skiametra/core/assess';
-import { analyseAngles, flowPicture, modelOptions, modelPolar, prepareContour, rememberPolar, TABLE_POINTS, warpedModel } from '@skiametra/core/section';
+import {
+  assess,
+  assessQuickly,
+  fitSwap,
+  growthReport,
+  layoutAdvice,
+  layoutReport,
+  missingPolars,
+  modelOf,
+  powerReport,
+  rubberAdvice,
+  tryChanges,
+  type Ledger,
+  type StepCache,
+} from '@skiametra/core/assess';
+import {
+  analyseAngles,
+  flowPicture,
+  modelOptions,
+  modelPolar,
+  prepareContour,
+  rememberPolar,
+  TABLE_POINTS,
+  warpedModel,
+} from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
 import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
@@ -29,32 +52,54 @@ function polarOfSpec({ section, reynolds, nCrit = 9, tripUpper = 1, tripLower = 
 function picturesOf(j: Extract<Job, { task: 'pictures' }>): Answers['pictures'] {
   const model = modelOf(j.section);
   if (model.flow.kind !== 'coupled') return j.alphas.map(() => null);
-  const found = analyseAngles(prepareContour(model.flow.contour), j.reynolds, j.alphas, modelOptions(model, { nCrit: j.nCrit, tripUpper: j.tripUpper, tripLower: j.tripLower }));
+  const found = analyseAngles(
+    prepareContour(model.flow.contour),
+    j.reynolds,
+    j.alphas,
+    modelOptions(model, { nCrit: j.nCrit, tripUpper: j.tripUpper, tripLower: j.tripLower }),
+  );
   return found.map((p) => p.settled && flowPicture(p.settled.prep, p.settled.state, j.reynolds));
 }
 
 const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] } = {
-  assess: (j) => { const ledger = assess(j.document.brief, j.document.design, j.document.calibration, cache); last = ledger.stopped ? null : ledger; return ledger; },
-  assessQuickly: (j) => last && assessQuickly(j.document.brief, j.document.design, j.document.calibration, cache, last),
+  assess: (j) => {
+    const ledger = assess(j.document.brief, j.document.design, j.document.calibration, cache);
+    last = ledger.stopped ? null : ledger;
+    return ledger;
+  },
+  assessQuickly: (j) =>
+    last && assessQuickly(j.document.brief, j.document.design, j.document.calibration, cache, last),
   missing: (j) => missingPolars(j.document.design),
-  remember: (j) => { for (const [key, polar] of j.entries) rememberPolar(key, polar); return j.entries.length; },
+  remember: (j) => {
+    for (const [key, polar] of j.entries) rememberPolar(key, polar);
+    return j.entries.length;
+  },
   polar: (j) => ({ key: specKey(j.spec), polar: polarOfSpec(j.spec) }),
   pictures: picturesOf,
   calibrate: (j) => calibrate(j.prior, j.observed, j.from, cache),
   effect: (j) => effectOf(j.document, j.document.calibration, j.fix, cache),
   explain: (j) => explainDifference(j.before, j.after, j.keys, cache),
   advise: (j) => adviseNext(j.document, j.ledger, j.notes),
-  layout: (j) => layoutReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache, { stall: j.stall }),
-  layoutAdvice: (j) => layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
+  layout: (j) =>
+    layoutReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache, {
+      stall: j.stall,
+    }),
+  layoutAdvice: (j) =>
+    layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
   growth: (j) => growthReport(j.document.brief, j.document.design, j.document.calibration, cache),
   template: (j) => LAYOUT_TEMPLATES.find((t) => t.id === j.id)!.make(j.design),
-  power: (j) => powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
-  fitSwap: (j) => fitSwap(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.swap, cache),
-  rubberAdvice: (j) => rubberAdvice(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+  power: (j) =>
+    powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
+  fitSwap: (j) =>
+    fitSwap(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.swap, cache),
+  rubberAdvice: (j) =>
+    rubberAdvice(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
   match: (j) => matchSummary(j.parts, benchOf(j.parts), j.match, j.from, j.to),
   matchOne: (j) => matchOne(j.parts, benchOf(j.parts), j.match, j.index),
-  tryChanges: (j) => tryChanges(j.document.brief, j.document.design, j.document.calibration, j.changes, cache),
-  bench: (j) => reduceBench(j.document.brief, j.document.design, j.document.calibration, j.bench, j.temperature),
+  tryChanges: (j) =>
+    tryChanges(j.document.brief, j.document.design, j.document.calibration, j.changes, cache),
+  bench: (j) =>
+    reduceBench(j.document.brief, j.document.design, j.document.calibration, j.bench, j.temperature),
   fly: (j) => logToCsv(logFlight(j.document, j.loading, j.laps, j.seed).rows),
 };
 

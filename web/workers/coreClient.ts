@@ -9,7 +9,9 @@ import { specKey } from './specKey';
 
 /** The person stopped it. */
 export class Stopped extends Error {
-  constructor() { super('Stopped.'); }
+  constructor() {
+    super('Stopped.');
+  }
 }
 
 class Lane {
@@ -65,30 +67,53 @@ export function newestOnly<T>(ask: (input: T, stale: () => boolean) => Promise<v
   let queued: { input: T } | null = null;
   const go = async (input: T): Promise<void> => {
     running = true;
-    try { await ask(input, () => queued !== null); } finally {
+    try {
+      await ask(input, () => queued !== null);
+    } finally {
       running = false;
       const n = queued;
       queued = null;
       if (n) void go(n.input);
     }
   };
-  return (input) => { if (running) queued = { input }; else void go(input); };
+  return (input) => {
+    if (running) queued = { input };
+    else void go(input);
+  };
 }
 
-export interface Progress { done: number; total: number }
+export interface Progress {
+  done: number;
+  total: number;
+}
 
 /** At most four polar workers; one core is left to the page. */
-const POOL = typeof navigator === 'undefined' ? 1 : Math.max(1, Math.min(4, (navigator.hardwareConcurrency || 2)));
+const POOL =
+  typeof navigator === 'undefined' ? 1 : Math.max(1, Math.min(4, navigator.hardwareConcurrency || 2));
 
 /** Runs jobs over a few workers of their own; `signal` ends them. */
-async function spread<T, R>(items: readonly T[], task: (lane: Lane, item: T) => Promise<R>, done: (result: R, item: T) => void, signal?: AbortSignal): Promise<void> {
+async function spread<T, R>(
+  items: readonly T[],
+  task: (lane: Lane, item: T) => Promise<R>,
+  done: (result: R, item: T) => void,
+  signal?: AbortSignal,
+): Promise<void> {
   if (items.length === 0) return;
   const lanes = Array.from({ length: Math.min(POOL, items.length) }, () => new Lane());
-  const stop = () => { for (const l of lanes) l.stop(); };
+  const stop = () => {
+    for (const l of lanes) l.stop();
+  };
   signal?.addEventListener('abort', stop);
   let next = 0;
   try {
-    await Promise.all(lanes.map(async (lane) => { while (next < items.length && !signal?.aborted) { const item = items[next++]; done(await task(lane, item), item); } }));
+    await Promise.all(
+      lanes.map(async (lane) => {
+        while (next < items.length && !signal?.aborted) {
+          const item = items[next++];
+          done(await task(lane, item), item);
+        }
+      }),
+    );
     if (signal?.aborted) throw new Stopped();
   } finally {
     signal?.removeEventListener('abort', stop);
@@ -100,26 +125,63 @@ async function spread<T, R>(items: readonly T[], task: (lane: Lane, item: T) => 
  * Polars of shapes, from what is kept (this page, this browser, the server) or computed side by side.
  * A shape that cannot be computed is given to `onPolar` as a sentence.
  */
-export async function polarsOf(specs: readonly PolarSpec[], onPolar: (polar: Polar | string, spec: PolarSpec, progress: Progress) => void, signal?: AbortSignal): Promise<void> {
+export async function polarsOf(
+  specs: readonly PolarSpec[],
+  onPolar: (polar: Polar | string, spec: PolarSpec, progress: Progress) => void,
+  signal?: AbortSignal,
+): Promise<void> {
   const keys = specs.map(specKey);
   const kept = await findKept(keys);
   let done = 0;
   const todo: PolarSpec[] = [];
-  specs.forEach((s, i) => { const p = kept.get(keys[i]); if (p) onPolar(p, s, { done: ++done, total: specs.length }); else todo.push(s); });
-  await spread(todo, async (lane, spec) => {
-    try { return (await lane.ask<'polar'>({ task: 'polar', spec })).polar; } catch (e) { if (e instanceof Stopped) throw e; return e instanceof Error ? e.message : String(e); }
-  }, (polar, spec) => {
-    if (typeof polar !== 'string') keep([[specKey(spec), polar]]);
-    onPolar(polar, spec, { done: ++done, total: specs.length });
-  }, signal);
+  specs.forEach((s, i) => {
+    const p = kept.get(keys[i]);
+    if (p) onPolar(p, s, { done: ++done, total: specs.length });
+    else todo.push(s);
+  });
+  await spread(
+    todo,
+    async (lane, spec) => {
+      try {
+        return (await lane.ask<'polar'>({ task: 'polar', spec })).polar;
+      } catch (e) {
+        if (e instanceof Stopped) throw e;
+        return e instanceof Error ? e.message : String(e);
+      }
+    },
+    (polar, spec) => {
+      if (typeof polar !== 'string') keep([[specKey(spec), polar]]);
+      onPolar(polar, spec, { done: ++done, total: specs.length });
+    },
+    signal,
+  );
 }
 
 /** The flow about a section at many angles, shared out over the workers in runs of neighbours. */
-export async function picturesOf(job: Extract<Job, { task: 'pictures' }>, onProgress: (p: Progress) => void, signal?: AbortSignal): Promise<Answers['pictures']> {
-  const half = Math.ceil(job.alphas.length / POOL), out: Answers['pictures'] = new Array<null>(job.alphas.length).fill(null);
-  const runs = Array.from({ length: POOL }, (_, i) => ({ from: i * half, alphas: job.alphas.slice(i * half, (i + 1) * half) })).filter((r) => r.alphas.length > 0);
+export async function picturesOf(
+  job: Extract<Job, { task: 'pictures' }>,
+  onProgress: (p: Progress) => void,
+  signal?: AbortSignal,
+): Promise<Answers['pictures']> {
+  const half = Math.ceil(job.alphas.length / POOL),
+    out: Answers['pictures'] = new Array<null>(job.alphas.length).fill(null);
+  const runs = Array.from({ length: POOL }, (_, i) => ({
+    from: i * half,
+    alphas: job.alphas.slice(i * half, (i + 1) * half),
+  })).filter((r) => r.alphas.length > 0);
   let done = 0;
-  await spread(runs, (lane, r) => lane.ask<'pictures'>({ ...job, alphas: r.alphas }), (list, r) => { list.forEach((p, i) => { out[r.from + i] = p; }); done += list.length; onProgress({ done, total: job.alphas.length }); }, signal);
+  await spread(
+    runs,
+    (lane, r) => lane.ask<'pictures'>({ ...job, alphas: r.alphas }),
+    (list, r) => {
+      list.forEach((p, i) => {
+        out[r.from + i] = p;
+      });
+      done += list.length;
+      onProgress({ done, total: job.alphas.length });
+    },
+    signal,
+  );
   return out;
 }
 
@@ -127,14 +189,27 @@ export async function picturesOf(job: Extract<Job, { task: 'pictures' }>, onProg
 let asked: unknown = null;
 
 /** Sees to it that both lanes know every polar the document needs. */
-async function preparePolars(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void): Promise<void> {
+async function preparePolars(
+  document: Extract<Job, { task: 'assess' }>['document'],
+  onProgress: (p: Progress) => void,
+): Promise<void> {
   if (document.design.sections === asked) return;
   const missing = await live.ask<'missing'>({ task: 'missing', document });
-  if (missing.length === 0) { asked = document.design.sections; return; }
+  if (missing.length === 0) {
+    asked = document.design.sections;
+    return;
+  }
   onProgress({ done: 0, total: missing.length });
   const entries: [string, Polar][] = [];
-  const specs = missing.map((m): PolarSpec & { memory: string } => ({ section: m.section, reynolds: m.reynolds, memory: m.key }));
-  await polarsOf(specs, (polar, spec, p) => { if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]); onProgress(p); });
+  const specs = missing.map((m): PolarSpec & { memory: string } => ({
+    section: m.section,
+    reynolds: m.reynolds,
+    memory: m.key,
+  }));
+  await polarsOf(specs, (polar, spec, p) => {
+    if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]);
+    onProgress(p);
+  });
   await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
   asked = document.design.sections;
 }
@@ -144,7 +219,12 @@ async function preparePolars(document: Extract<Job, { task: 'assess' }>['documen
  * @param stale whether something newer waits: then the full assessment is left to it
  * @returns null when it was left
  */
-export async function assessLive(document: Extract<Job, { task: 'assess' }>['document'], onProgress: (p: Progress) => void = () => undefined, onQuick?: (l: Answers['assess']) => void, stale: () => boolean = () => false): Promise<Answers['assess'] | null> {
+export async function assessLive(
+  document: Extract<Job, { task: 'assess' }>['document'],
+  onProgress: (p: Progress) => void = () => undefined,
+  onQuick?: (l: Answers['assess']) => void,
+  stale: () => boolean = () => false,
+): Promise<Answers['assess'] | null> {
   await preparePolars(document, onProgress);
   if (onQuick) {
     const quick = await live.ask<'assessQuickly'>({ task: 'assessQuickly', document });
@@ -155,20 +235,41 @@ export async function assessLive(document: Extract<Job, { task: 'assess' }>['doc
 }
 
 /** The same for the drive. */
-export async function reportPower(job: Omit<Extract<Job, { task: 'power' }>, 'task'>): Promise<Answers['power']> {
+export async function reportPower(
+  job: Omit<Extract<Job, { task: 'power' }>, 'task'>,
+): Promise<Answers['power']> {
   return live.ask<'power'>({ task: 'power', ...job });
 }
 
 const SLICE = 700;
 
 /** Every combination of a parts list, in slices over the workers; `signal` ends it and what was found so far stays with the caller. */
-export async function matchParts(parts: Extract<Job, { task: 'match' }>['parts'], match: Extract<Job, { task: 'match' }>['match'], total: number, onSlice: (s: Answers['match'], p: Progress) => void, signal?: AbortSignal): Promise<void> {
-  const slices = Array.from({ length: Math.ceil(total / SLICE) }, (_, i) => ({ from: i * SLICE, to: Math.min(total, (i + 1) * SLICE) }));
+export async function matchParts(
+  parts: Extract<Job, { task: 'match' }>['parts'],
+  match: Extract<Job, { task: 'match' }>['match'],
+  total: number,
+  onSlice: (s: Answers['match'], p: Progress) => void,
+  signal?: AbortSignal,
+): Promise<void> {
+  const slices = Array.from({ length: Math.ceil(total / SLICE) }, (_, i) => ({
+    from: i * SLICE,
+    to: Math.min(total, (i + 1) * SLICE),
+  }));
   let done = 0;
-  await spread(slices, (lane, s) => lane.ask<'match'>({ task: 'match', parts, match, ...s }), (found, s) => { done += s.to - s.from; onSlice(found, { done, total }); }, signal);
+  await spread(
+    slices,
+    (lane, s) => lane.ask<'match'>({ task: 'match', parts, match, ...s }),
+    (found, s) => {
+      done += s.to - s.from;
+      onSlice(found, { done, total });
+    },
+    signal,
+  );
 }
 
 /** A report on the document that was just assessed: its steps lie in the live worker's cache. */
-export async function reportLayout(job: Omit<Extract<Job, { task: 'layout' }>, 'task'>): Promise<Answers['layout']> {
+export async function reportLayout(
+  job: Omit<Extract<Job, { task: 'layout' }>, 'task'>,
+): Promise<Answers['layout']> {
   return live.ask<'layout'>({ task: 'layout', ...job });
 }

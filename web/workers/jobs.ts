@@ -1,6 +1,24 @@
 /** What the page may ask of the core's worker, and what comes back. */
-import type { Fix, GrowthReport, LayoutAdvice, LayoutReport, Ledger, PolarTask, PowerReport, SwapEffect, Trial } from '@skiametra/core/assess';
-import type { BenchBody, Calibration, Design, DesignDocument, Handling, Section, Swap } from '@skiametra/core/design';
+import type {
+  Fix,
+  GrowthReport,
+  LayoutAdvice,
+  LayoutReport,
+  Ledger,
+  PolarTask,
+  PowerReport,
+  SwapEffect,
+  Trial,
+} from '@skiametra/core/assess';
+import type {
+  BenchBody,
+  Calibration,
+  Design,
+  DesignDocument,
+  Handling,
+  Section,
+  Swap,
+} from '@skiametra/core/design';
 import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
 import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
@@ -15,13 +33,32 @@ export type Job =
   /** polars computed elsewhere */
   | { task: 'remember'; entries: [key: string, polar: Polar][] }
   | { task: 'polar'; spec: PolarSpec }
-  | { task: 'pictures'; section: Pick<Section, 'shape' | 'change'>; reynolds: number; alphas: number[]; nCrit: number; tripUpper: number; tripLower: number }
+  | {
+      task: 'pictures';
+      section: Pick<Section, 'shape' | 'change'>;
+      reynolds: number;
+      alphas: number[];
+      nCrit: number;
+      tripUpper: number;
+      tripLower: number;
+    }
   | { task: 'calibrate'; prior: Calibration; observed: Observed[]; from: string[] }
   | { task: 'effect'; document: DesignDocument; fix: Fix }
   | { task: 'explain'; before: DesignDocument; after: DesignDocument; keys: string[] }
-  | { task: 'advise'; document: DesignDocument; ledger: Ledger; notes: { loading: string; handling: Handling[]; test: string }[] }
+  | {
+      task: 'advise';
+      document: DesignDocument;
+      ledger: Ledger;
+      notes: { loading: string; handling: Handling[]; test: string }[];
+    }
   /** shape, stall, stability and balance of one state */
-  | { task: 'layout'; document: DesignDocument; ledger: Ledger; loading: string; stall: 'level' | 'sideslip' | 'rolling' | 'turn' }
+  | {
+      task: 'layout';
+      document: DesignDocument;
+      ledger: Ledger;
+      loading: string;
+      stall: 'level' | 'sideslip' | 'rolling' | 'turn';
+    }
   | { task: 'layoutAdvice'; document: DesignDocument; ledger: Ledger; loading: string }
   | { task: 'growth'; document: DesignDocument }
   /** another layout drawn at the size of this one */
@@ -72,4 +109,6 @@ export interface Answers {
   fly: string;
 }
 
-export type Reply = { id: number; status: 'done'; value: Answers[Job['task']] } | { id: number; status: 'failed'; message: string };
+export type Reply =
+  | { id: number; status: 'done'; value: Answers[Job['task']] }
+  | { id: number; status: 'failed'; message: string };

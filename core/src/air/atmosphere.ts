@@ -50,7 +50,7 @@ export function airAt(elevation: number, temperature?: number): Air {
   const p = isaPressure(elevation);
   const T = temperature ?? isaTemperature(elevation);
   const mu = sutherlandViscosity(T);
-  const rho = p / (R_AIR * T);                                                        // 42
+  const rho = p / (R_AIR * T); // 42
   const rho0 = P0 / (R_AIR * T0);
   const exponent = -G0 / (R_AIR * L0) - 1;
   return {
@@ -58,7 +58,7 @@ export function airAt(elevation: number, temperature?: number): Air {
     pressure: p,
     density: rho,
     viscosity: mu,
-    soundSpeed: Math.sqrt(GAMMA * R_AIR * T),                                         // 50
+    soundSpeed: Math.sqrt(GAMMA * R_AIR * T), // 50
     densityAltitude: (T0 / L0) * ((rho / rho0) ** (1 / exponent) - 1),
   };
 }

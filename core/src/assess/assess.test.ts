@@ -1,7 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, starterDocument } from '../demo';
 import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument } from '../design';
-import { QUANTITIES, assess, assessQuickly, checkRequirements, entryOf, inputsOf, quantityDef, type Ledger, type StepCache } from './index';
+import {
+  QUANTITIES,
+  assess,
+  assessQuickly,
+  checkRequirements,
+  entryOf,
+  inputsOf,
+  quantityDef,
+  type Ledger,
+  type StepCache,
+} from './index';
 import { normalCdf } from './stripChance';
 
 const run = (doc: DesignDocument): Ledger => assess(doc.brief, doc.design, doc.calibration);
@@ -13,24 +23,37 @@ const withPath = (path: string, value: unknown) => run(setPath(base, path, value
 describe('the ledger of the demo', () => {
   it('holds every defined quantity, finite, with sigma at least zero', () => {
     // what only rubber and lift motors have is held in power.test.ts
-    const others = /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|hover\w+)$/;
+    const others =
+      /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|hover\w+)$/;
     for (const q of Object.values(QUANTITIES).filter((x) => !others.test(x.id))) {
       const e = entryOf(ledger, q.id, 'tubes-8');
       expect(e, q.id).toBeDefined();
       expect(Number.isFinite(e!.value) && e!.sigma >= 0, q.id).toBe(true);
     }
     expect(ledger.stopped).toBeNull();
-    for (const c of ledger.curves) expect([...c.x, ...c.y].every(Number.isFinite), `${c.id}@${c.state}`).toBe(true);
+    for (const c of ledger.curves)
+      expect([...c.x, ...c.y].every(Number.isFinite), `${c.id}@${c.state}`).toBe(true);
   });
-  it('names only inputs that exist', () => { for (const q of Object.values(QUANTITIES)) for (const i of inputsOf(q)) expect(quantityDef(i), `${q.id} names ${i}`).toBeDefined(); });
-  it('weighs what the issue of the demo says: about 1.6 m and 2.2 kg empty', () => { expect(at(ledger, 'wingSpan')).toBeCloseTo(1.6, 9); expect(Math.abs(at(ledger, 'mass', 'ferry') - 2.2)).toBeLessThan(0.1); });
+  it('names only inputs that exist', () => {
+    for (const q of Object.values(QUANTITIES))
+      for (const i of inputsOf(q)) expect(quantityDef(i), `${q.id} names ${i}`).toBeDefined();
+  });
+  it('weighs what the issue of the demo says: about 1.6 m and 2.2 kg empty', () => {
+    expect(at(ledger, 'wingSpan')).toBeCloseTo(1.6, 9);
+    expect(Math.abs(at(ledger, 'mass', 'ferry') - 2.2)).toBeLessThan(0.1);
+  });
   it('is the same with and without the cache, and again', () => {
     const cache = new Map();
-    const first = assess(base.brief, base.design, base.calibration, cache), second = assess(base.brief, base.design, base.calibration, cache);
+    const first = assess(base.brief, base.design, base.calibration, cache),
+      second = assess(base.brief, base.design, base.calibration, cache);
     expect(second).toEqual(first);
     expect(first).toEqual(ledger);
   });
-  it('shares of variance sum to one where there is any', () => { for (const e of ledger.entries) if (e.sigma > 0 && e.shares.some((s) => s !== 0)) expect(e.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6); });
+  it('shares of variance sum to one where there is any', () => {
+    for (const e of ledger.entries)
+      if (e.sigma > 0 && e.shares.some((s) => s !== 0))
+        expect(e.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
+  });
 });
 
 describe('cause and effect', () => {
@@ -40,20 +63,39 @@ describe('cause and effect', () => {
     expect(at(heavy, 'groundRun')).toBeGreaterThan(at(ledger, 'groundRun'));
     expect(at(heavy, 'failLoadFactor')).toBeLessThan(at(ledger, 'failLoadFactor'));
   });
-  it('stall speed goes with the root of mass at fixed CLmax', () => expect(at(ledger, 'stallSpeed', 'tubes-12') / at(ledger, 'stallSpeed', 'ferry')).toBeCloseTo(Math.sqrt((at(ledger, 'mass', 'tubes-12') / at(ledger, 'mass', 'ferry')) * (at(ledger, 'clMax', 'ferry') / at(ledger, 'clMax', 'tubes-12'))), 6));
+  it('stall speed goes with the root of mass at fixed CLmax', () =>
+    expect(at(ledger, 'stallSpeed', 'tubes-12') / at(ledger, 'stallSpeed', 'ferry')).toBeCloseTo(
+      Math.sqrt(
+        (at(ledger, 'mass', 'tubes-12') / at(ledger, 'mass', 'ferry')) *
+          (at(ledger, 'clMax', 'ferry') / at(ledger, 'clMax', 'tubes-12')),
+      ),
+      6,
+    ));
   it('moving the battery forward raises the static margin by mass times arm', () => {
     const moved = withPath('design.items.battery.x', 0.18);
-    expect(at(moved, 'staticMargin') - at(ledger, 'staticMargin')).toBeCloseTo((0.274 * 0.05) / at(ledger, 'mass') / at(ledger, 'meanChord'), 6);
+    expect(at(moved, 'staticMargin') - at(ledger, 'staticMargin')).toBeCloseTo(
+      (0.274 * 0.05) / at(ledger, 'mass') / at(ledger, 'meanChord'),
+      6,
+    );
   });
   it('a thicker tube stands more; a hot high field lengthens the run', () => {
-    expect(at(withPath('design.structure.spar.outer', 0.014), 'failLoadFactor')).toBeGreaterThan(1.5 * at(ledger, 'failLoadFactor'));
-    expect(at(withPath('brief.site', { ...base.brief.site, elevation: 1500, temperature: 308.15 }), 'groundRun')).toBeGreaterThan(at(ledger, 'groundRun'));
+    expect(at(withPath('design.structure.spar.outer', 0.014), 'failLoadFactor')).toBeGreaterThan(
+      1.5 * at(ledger, 'failLoadFactor'),
+    );
+    expect(
+      at(withPath('brief.site', { ...base.brief.site, elevation: 1500, temperature: 308.15 }), 'groundRun'),
+    ).toBeGreaterThan(at(ledger, 'groundRun'));
   });
   it('sigma of a number shrinks when its factor is known better', () => {
     const cal = priorCalibration();
     const k = FACTOR_IDS.indexOf('strength');
-    const sharp = { ...cal, covariance: cal.covariance.map((r, i) => r.map((c, j) => (i === k && j === k ? c / 100 : c))) };
-    expect(entryOf(assess(base.brief, base.design, sharp), 'failLoadFactor', 'tubes-8')!.sigma).toBeLessThan(0.6 * entryOf(ledger, 'failLoadFactor', 'tubes-8')!.sigma);
+    const sharp = {
+      ...cal,
+      covariance: cal.covariance.map((r, i) => r.map((c, j) => (i === k && j === k ? c / 100 : c))),
+    };
+    expect(entryOf(assess(base.brief, base.design, sharp), 'failLoadFactor', 'tubes-8')!.sigma).toBeLessThan(
+      0.6 * entryOf(ledger, 'failLoadFactor', 'tubes-8')!.sigma,
+    );
   });
   it('weighed masses replace planned ones, and plan stays apart', () => {
     const w = withPath('design.items.body-shell.weighed', 0.5);
@@ -79,9 +121,14 @@ describe('score and limits', () => {
     const status = (id: string) => checks.find((c) => c.requirement.id === id)!.status;
     expect([status('span'), status('strength'), status('current')]).toEqual(['met', 'missed', 'met']);
     const odd = setPath(base.brief, 'requirements.span.quantity', 'wingspam');
-    expect(checkRequirements(odd, base.design, ledger).find((c) => c.requirement.id === 'span')!.status).toBe('unknown');
+    expect(checkRequirements(odd, base.design, ledger).find((c) => c.requirement.id === 'span')!.status).toBe(
+      'unknown',
+    );
   });
-  it('the strip chance is the normal distribution (0.8413 one sigma inside)', () => { expect(normalCdf(1)).toBeCloseTo(0.8413, 4); expect(normalCdf(-1)).toBeCloseTo(0.1587, 4); });
+  it('the strip chance is the normal distribution (0.8413 one sigma inside)', () => {
+    expect(normalCdf(1)).toBeCloseTo(0.8413, 4);
+    expect(normalCdf(-1)).toBeCloseTo(0.1587, 4);
+  });
 });
 
 describe('findings', () => {
@@ -97,43 +144,92 @@ describe('findings', () => {
     expect(slip.stopped).toBeNull();
     expect(slip.findings.some((f) => f.severity === 'ask')).toBe(true);
   });
-  it('a pack that weighs too little for its energy is questioned', () => expect(says(withPath('design.items.battery.planned', { kind: 'mass', mass: 0.08 }), /Wh\/kg/)).toBe(true));
+  it('a pack that weighs too little for its energy is questioned', () =>
+    expect(says(withPath('design.items.battery.planned', { kind: 'mass', mass: 0.08 }), /Wh\/kg/)).toBe(
+      true,
+    ));
   it('the sum of the parts is held against the scale (trade: 1.3 g missing is said)', () => {
-    expect(says(withPath('design.scale', [{ id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.045, cgX: null, note: '' }]), /45 g is missing/)).toBe(true);
-    expect(says(withPath('design.scale', [{ id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.001, cgX: null, note: '' }]), /missing/)).toBe(false);
+    expect(
+      says(
+        withPath('design.scale', [
+          { id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.045, cgX: null, note: '' },
+        ]),
+        /45 g is missing/,
+      ),
+    ).toBe(true);
+    expect(
+      says(
+        withPath('design.scale', [
+          { id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.001, cgX: null, note: '' },
+        ]),
+        /missing/,
+      ),
+    ).toBe(false);
   });
-  it('too much current is a stop', () => expect(says(withPath('design.power.esc.maxCurrent', 12), /over the controller’s 12 A/)).toBe(true));
+  it('too much current is a stop', () =>
+    expect(says(withPath('design.power.esc.maxCurrent', 12), /over the controller’s 12 A/)).toBe(true));
   it('a section that cannot be computed stops the chain with a sentence, not with an exception', () => {
     const l = withPath('design.sections.wing-section.shape', { kind: 'naca4', digits: '0000' });
     expect(l.stopped).toMatch(/thickness/);
     expect(l.entries).toEqual([]);
   });
-  it('the starter has nothing to stop it', () => expect(run(starterDocument()).findings.filter((f) => f.severity === 'stop')).toEqual([]));
+  it('the starter has nothing to stop it', () =>
+    expect(run(starterDocument()).findings.filter((f) => f.severity === 'stop')).toEqual([]));
   it('a wing of film says in the number itself that its section is rough', () => {
-    const l = withPath('design.sections.wing-section.shape', { kind: 'film', camber: 0.06, at: 0.4, thickness: 0.004 });
+    const l = withPath('design.sections.wing-section.shape', {
+      kind: 'film',
+      camber: 0.06,
+      at: 0.4,
+      thickness: 0.004,
+    });
     expect(l.entries.find((e) => e.id === 'clMax')!.warnings.join(' ')).toMatch(/known only roughly/);
-    expect(withPath('design.sections.wing-section.name', 'Same').entries.find((e) => e.id === 'clMax')!.warnings).toEqual([]);
+    expect(
+      withPath('design.sections.wing-section.name', 'Same').entries.find((e) => e.id === 'clMax')!.warnings,
+    ).toEqual([]);
   });
 });
 
 describe('the quick ledger', () => {
-  const cache: StepCache = new Map(), full = assess(base.brief, base.design, base.calibration, cache);
+  const cache: StepCache = new Map(),
+    full = assess(base.brief, base.design, base.calibration, cache);
 
   it('has the numbers of the full one and the uncertainties of the one before', () => {
     const moved = setPath(base, 'design.items.battery.x', 0.18);
-    const quick = assessQuickly(moved.brief, moved.design, moved.calibration, cache, full)!, after = assess(moved.brief, moved.design, moved.calibration, cache);
+    const quick = assessQuickly(moved.brief, moved.design, moved.calibration, cache, full)!,
+      after = assess(moved.brief, moved.design, moved.calibration, cache);
     expect(quick.quick).toBe(true);
     expect(quick.entries).toHaveLength(after.entries.length);
-    for (const e of after.entries) expect(entryOf(quick, e.id, e.state)!.value, `${e.id}@${e.state}`).toBeCloseTo(e.value, e.id === 'stripChance' ? 1 : 9);
+    for (const e of after.entries)
+      expect(entryOf(quick, e.id, e.state)!.value, `${e.id}@${e.state}`).toBeCloseTo(
+        e.value,
+        e.id === 'stripChance' ? 1 : 9,
+      );
     expect(entryOf(quick, 'stallSpeed', 'ferry')!.sigma).toBe(entryOf(full, 'stallSpeed', 'ferry')!.sigma);
     expect(quick.findings.map((f) => f.sentence)).toEqual(after.findings.map((f) => f.sentence));
   });
 
   it('is not given where the states have changed or the design cannot be computed', () => {
-    const more = setPath(base, 'design.loadings', [...base.design.loadings, { id: 'one-more', name: 'One more', count: 2 }]);
+    const more = setPath(base, 'design.loadings', [
+      ...base.design.loadings,
+      { id: 'one-more', name: 'One more', count: 2 },
+    ]);
     expect(assessQuickly(more.brief, more.design, more.calibration, cache, full)).toBeNull();
-    const broken = setPath(base, 'design.sections.0.shape', { kind: 'folded', corners: [[0, 0], [1, 0]], thickness: 0.01 });
-    const twisted = setPath(broken, 'design.sections.0.shape', { kind: 'folded', corners: [[0.5, 0], [1, 0]], thickness: 0.01 });
+    const broken = setPath(base, 'design.sections.0.shape', {
+      kind: 'folded',
+      corners: [
+        [0, 0],
+        [1, 0],
+      ],
+      thickness: 0.01,
+    });
+    const twisted = setPath(broken, 'design.sections.0.shape', {
+      kind: 'folded',
+      corners: [
+        [0.5, 0],
+        [1, 0],
+      ],
+      thickness: 0.01,
+    });
     expect(assessQuickly(twisted.brief, twisted.design, twisted.calibration, cache, full)).toBeNull();
   });
 });

@@ -20,9 +20,21 @@ import { compileMissions, heldSteps, scoreLoadings, type CompiledMission, type H
 import { stripChances } from './stripChance';
 
 /** What every run of one assessment shares. */
-interface Task { brief: Brief; design: Design; prep: Prepared; cal: Calibration; held: HeldSteps; missions: CompiledMission[] }
+interface Task {
+  brief: Brief;
+  design: Design;
+  prep: Prepared;
+  cal: Calibration;
+  held: HeldSteps;
+  missions: CompiledMission[];
+}
 
-function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task & { base: ChainResult } {
+function prepareTask(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  cache: StepCache,
+): Task & { base: ChainResult } {
   const prep = prepare(brief, design, cache);
   const base = runChain(brief, design, prep, factorsOf(cal.mean));
   const missions = compileMissions(brief);
@@ -30,13 +42,20 @@ function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: Step
 }
 
 /** Chain and score with one factor shifted; unrounded laps, steps held. */
-function runShifted({ brief, design, prep, cal, held, missions }: Task, at: number, shift: number): ChainResult {
+function runShifted(
+  { brief, design, prep, cal, held, missions }: Task,
+  at: number,
+  shift: number,
+): ChainResult {
   const r = runChain(brief, design, prep, factorsOf(cal.mean, at, shift));
   Object.assign(r.values, scoreLoadings(brief, design, r.values, { held, missions }).values);
   return r;
 }
 
-interface Jacobian { values: Record<string, number[]>; curves: Record<string, number[][]> }
+interface Jacobian {
+  values: Record<string, number[]>;
+  curves: Record<string, number[][]>;
+}
 
 /** d value / d factor by central differences of one standard deviation each way. */
 function differentiate(task: Task): Jacobian {
@@ -45,34 +64,60 @@ function differentiate(task: Task): Jacobian {
   FACTOR_IDS.forEach((_, k) => {
     const h = Math.sqrt(cal.covariance[k][k]);
     if (!(h > 1e-9)) return;
-    const up = runShifted(task, k, h), down = runShifted(task, k, -h);
-    for (const key of Object.keys(up.values)) (out.values[key] ??= FACTOR_IDS.map(() => 0))[k] = (up.values[key] - down.values[key]) / (2 * h);
+    const up = runShifted(task, k, h),
+      down = runShifted(task, k, -h);
+    for (const key of Object.keys(up.values))
+      (out.values[key] ??= FACTOR_IDS.map(() => 0))[k] = (up.values[key] - down.values[key]) / (2 * h);
     for (const key of Object.keys(up.curves)) {
       const rows = (out.curves[key] ??= up.curves[key].map(() => FACTOR_IDS.map(() => 0)));
-      up.curves[key].forEach((u, i) => { rows[i][k] = (u - down.curves[key][i]) / (2 * h); });
+      up.curves[key].forEach((u, i) => {
+        rows[i][k] = (u - down.curves[key][i]) / (2 * h);
+      });
     }
   });
   return out;
 }
 
 /** Variance of J x under the calibration's covariance, and each factor's share of it. */
-function propagate(j: readonly number[] | undefined, cov: readonly (readonly number[])[]): { sigma: number; shares: number[] } {
+function propagate(
+  j: readonly number[] | undefined,
+  cov: readonly (readonly number[])[],
+): { sigma: number; shares: number[] } {
   if (!j) return { sigma: 0, shares: FACTOR_IDS.map(() => 0) };
   const part = j.map((a, i) => a * cov[i].reduce((s, c, k) => s + c * j[k], 0));
   const variance = part.reduce((s, p) => s + p, 0);
-  return { sigma: Math.sqrt(Math.max(0, variance)), shares: part.map((p) => (variance > 0 ? p / variance : 0)) };
+  return {
+    sigma: Math.sqrt(Math.max(0, variance)),
+    shares: part.map((p) => (variance > 0 ? p / variance : 0)),
+  };
 }
 
 /** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
-export function sensitivities(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): { values: Record<string, number>; gradient: Record<string, number[]> } {
+export function sensitivities(
+  brief: Brief,
+  design: Design,
+  calibration: Calibration,
+  cache: StepCache = new Map(),
+): { values: Record<string, number>; gradient: Record<string, number[]> } {
   const task = prepareTask(brief, design, calibration, cache);
-  return { values: { ...task.base.values, ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values }, gradient: differentiate(task).values };
+  return {
+    values: {
+      ...task.base.values,
+      ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values,
+    },
+    gradient: differentiate(task).values,
+  };
 }
 
 /** A curve less the points outside its range (speeds below the stall). */
 function withoutGaps(c: LedgerCurve): LedgerCurve {
   const keep = c.y.flatMap((y, i) => (Number.isFinite(y) ? [i] : []));
-  return { ...c, x: keep.map((i) => c.x[i]), y: keep.map((i) => c.y[i]), sigma: c.sigma && keep.map((i) => c.sigma![i]) };
+  return {
+    ...c,
+    x: keep.map((i) => c.x[i]),
+    y: keep.map((i) => c.y[i]),
+    sigma: c.sigma && keep.map((i) => c.sigma![i]),
+  };
 }
 
 /**
@@ -80,11 +125,23 @@ function withoutGaps(c: LedgerCurve): LedgerCurve {
  * showing something at once while `assess` runs.
  * @returns null where the earlier ledger has not the same quantities, or something stops the computation
  */
-export function assessQuickly(brief: Brief, design: Design, calibration: Calibration, cache: StepCache, earlier: Ledger): Ledger | null {
+export function assessQuickly(
+  brief: Brief,
+  design: Design,
+  calibration: Calibration,
+  cache: StepCache,
+  earlier: Ledger,
+): Ledger | null {
   let task: ReturnType<typeof prepareTask>;
-  try { task = prepareTask(brief, design, calibration, cache); } catch (e) { if (e instanceof DomainError) return null; throw e; }
+  try {
+    task = prepareTask(brief, design, calibration, cache);
+  } catch (e) {
+    if (e instanceof DomainError) return null;
+    throw e;
+  }
   const score = scoreLoadings(brief, design, task.base.values, { missions: task.missions });
-  const values = { ...task.base.values, ...score.values }, remarks = { ...task.base.remarks, ...score.remarks };
+  const values = { ...task.base.values, ...score.values },
+    remarks = { ...task.base.remarks, ...score.remarks };
   const entries: LedgerEntry[] = [];
   for (const e of earlier.entries) {
     if (e.id === 'stripChance') continue;
@@ -94,7 +151,14 @@ export function assessQuickly(brief: Brief, design: Design, calibration: Calibra
   }
   if (Object.keys(values).filter((k) => quantityDef(k.split('@')[0])).length !== entries.length) return null;
   entries.push(...stripChances(brief, design, entries));
-  const curves = designCurves(design, task.prep, task.base).map((c) => ({ ...c, sigma: earlier.curves.find((o) => o.id === c.id && o.state === c.state && o.y.length === c.y.length)?.sigma ?? null })).map(withoutGaps);
+  const curves = designCurves(design, task.prep, task.base)
+    .map((c) => ({
+      ...c,
+      sigma:
+        earlier.curves.find((o) => o.id === c.id && o.state === c.state && o.y.length === c.y.length)
+          ?.sigma ?? null,
+    }))
+    .map(withoutGaps);
   const ledger: Ledger = { entries, curves, findings: [], stopped: null, quick: true };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }
@@ -103,7 +167,12 @@ export function assessQuickly(brief: Brief, design: Design, calibration: Calibra
  * @param cache results of unchanged steps from earlier calls; owned by the caller
  * @returns the ledger; never throws for a design the schema accepts: a step that cannot be done is named in `stopped`
  */
-export function assess(brief: Brief, design: Design, calibration: Calibration, cache: StepCache = new Map()): Ledger {
+export function assess(
+  brief: Brief,
+  design: Design,
+  calibration: Calibration,
+  cache: StepCache = new Map(),
+): Ledger {
   let task: ReturnType<typeof prepareTask>;
   try {
     task = prepareTask(brief, design, calibration, cache);
@@ -123,17 +192,42 @@ export function assess(brief: Brief, design: Design, calibration: Calibration, c
     const [id, state] = key.split('@');
     const def = quantityDef(id);
     if (!def) continue;
-    if (!Number.isFinite(value)) { bad ??= `${def.name} does not come to a number`; continue; }
-    const { sigma, shares } = propagate(J.values[key === `laps@${state}` ? keyOf('lapsExact', state) : key], calibration.covariance);
-    entries.push({ id, state, value, sigma: Number.isFinite(sigma) ? sigma : 0, kind: def.kind, method: def.method, inputs: inputsOf(def), warnings: remarks[key] ?? [], shares });
+    if (!Number.isFinite(value)) {
+      bad ??= `${def.name} does not come to a number`;
+      continue;
+    }
+    const { sigma, shares } = propagate(
+      J.values[key === `laps@${state}` ? keyOf('lapsExact', state) : key],
+      calibration.covariance,
+    );
+    entries.push({
+      id,
+      state,
+      value,
+      sigma: Number.isFinite(sigma) ? sigma : 0,
+      kind: def.kind,
+      method: def.method,
+      inputs: inputsOf(def),
+      warnings: remarks[key] ?? [],
+      shares,
+    });
   }
   entries.push(...stripChances(brief, design, entries));
   const curves: LedgerCurve[] = designCurves(design, prep, base);
   for (const c of curves) {
     const rows = J.curves[keyOf(c.id, c.state)];
-    if (rows) (c as { sigma: number[] | null }).sigma = rows.map((r) => { const s = propagate(r, calibration.covariance).sigma; return Number.isFinite(s) ? s : 0; });
+    if (rows)
+      (c as { sigma: number[] | null }).sigma = rows.map((r) => {
+        const s = propagate(r, calibration.covariance).sigma;
+        return Number.isFinite(s) ? s : 0;
+      });
   }
   const drawn = curves.map(withoutGaps);
-  const ledger: Ledger = { entries, curves: drawn, findings: [], stopped: bad ? `${bad}; check the sizes that were entered last.` : null };
+  const ledger: Ledger = {
+    entries,
+    curves: drawn,
+    findings: [],
+    stopped: bad ? `${bad}; check the sizes that were entered last.` : null,
+  };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }

@@ -4,12 +4,29 @@
  */
 import { G0 } from '../air';
 import type { Brief, Design, Factors, Loading } from '../design';
-import { bestClimb, climbAt, dragAt, glide, groundRun, levelSpeed, stallSpeed, type PointModel } from '../flight';
+import {
+  bestClimb,
+  climbAt,
+  dragAt,
+  glide,
+  groundRun,
+  levelSpeed,
+  stallSpeed,
+  type PointModel,
+} from '../flight';
 import { thrustMoment } from '../layout';
 import { loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
-import { buildDrive, MEAN_SOC, operate, operateForThrust, packVolts, settledWinding, type Drive } from '../power';
+import {
+  buildDrive,
+  MEAN_SOC,
+  operate,
+  operateForThrust,
+  packVolts,
+  settledWinding,
+  type Drive,
+} from '../power';
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
@@ -19,7 +36,11 @@ import type { Prepared } from './prepare';
 export type Values = Record<string, number>;
 
 /** Numbers, curves (y only, on fixed x) and remarks of one run. Keys: `quantity@state`, `curve@state`. */
-export interface ChainResult { values: Values; curves: Record<string, number[]>; remarks: Record<string, string[]> }
+export interface ChainResult {
+  values: Values;
+  curves: Record<string, number[]>;
+  remarks: Record<string, string[]>;
+}
 
 export const CURVE_SPEEDS = Array.from({ length: 25 }, (_, i) => 5 + i * 1.25);
 const THRUST_SPEEDS = Array.from({ length: 19 }, (_, i) => i * 2.5);
@@ -28,7 +49,14 @@ const TRANSITION_HEIGHT = 15;
 const NEVER = 9999;
 
 /** Quantities of the whole design. */
-function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAero, drive: Drive | null, v: Values): void {
+function designValues(
+  design: Design,
+  prep: Prepared,
+  f: Factors,
+  aero: LinearAero,
+  drive: Drive | null,
+  v: Values,
+): void {
   const { air, wing } = prep;
   v['airDensity@all'] = air.density;
   v['densityAltitude@all'] = air.densityAltitude;
@@ -37,7 +65,8 @@ function designValues(design: Design, prep: Prepared, f: Factors, aero: LinearAe
   v['aspectRatio@all'] = wing.aspectRatio;
   v['meanChord@all'] = wing.mac;
   // a second wing behind the first is no tail: its volume says nothing
-  if (prep.tail && prep.tail.area < 0.6 * wing.area) v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
+  if (prep.tail && prep.tail.area < 0.6 * wing.area)
+    v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
   if (prep.fin) v['finVolume@all'] = tailVolume(wing, prep.fin, true).volume;
   v['liftSlope@all'] = aero.sol.coefficients.clAlpha;
   v['neutralPoint@all'] = aero.neutralX;
@@ -66,34 +95,101 @@ function driveValues(prep: Prepared, drive: Drive, v: Values): void {
 }
 
 /** The laps of one loading: speed at the lap throttle, turns, window, energy. */
-interface LapTask { brief: Brief; design: Design; model: PointModel; drive: Drive; lapThrust: (v: number) => number; run: ReturnType<typeof groundRun>; climb: number; usable: number }
+interface LapTask {
+  brief: Brief;
+  design: Design;
+  model: PointModel;
+  drive: Drive;
+  lapThrust: (v: number) => number;
+  run: ReturnType<typeof groundRun>;
+  climb: number;
+  usable: number;
+}
 
-function lapValues({ brief, design, model, drive, lapThrust, run, climb, usable }: LapTask, put: (id: string, x: number, remark?: string) => void): void {
+function lapValues(
+  { brief, design, model, drive, lapThrust, run, climb, usable }: LapTask,
+  put: (id: string, x: number, remark?: string) => void,
+): void {
   const { course, site } = brief;
   const { turnBank, reserve } = design.flight;
   const level = levelSpeed(model, lapThrust);
   const speed = level ?? stallSpeed(model) * 1.1;
   const n = 1 / Math.cos(turnBank);
-  put('lapSpeed', speed, level === null ? 'The lap throttle does not hold this loading level; the numbers that follow assume 1.1 times the stall speed.' : undefined);
+  put(
+    'lapSpeed',
+    speed,
+    level === null
+      ? 'The lap throttle does not hold this loading level; the numbers that follow assume 1.1 times the stall speed.'
+      : undefined,
+  );
   const straight = operateForThrust(drive, model.drag(speed), speed);
   const turn = operateForThrust(drive, model.drag(speed, n), speed);
-  put('lapCurrent', straight.current, straight.duty > 1 ? 'More than full throttle would be needed.' : undefined);
-  put('turnStallSpeed', stallSpeed(model, n), stallSpeed(model, n) > 0.9 * speed ? 'The lap turn is flown within 10 % of the stall: less bank or more speed.' : undefined);
-  const lap = flyLap(course, { speed, wind: site.wind, bank: turnBank, straightPower: straight.power, turnPower: turn.power });
-  put('lapTime', Math.min(lap.time, NEVER), lap.time > NEVER ? 'The wind is not below the airspeed: the lap is never finished.' : turn.duty > 1 ? 'Full throttle does not hold the speed in the turn; the real lap is slower.' : undefined);
+  put(
+    'lapCurrent',
+    straight.current,
+    straight.duty > 1 ? 'More than full throttle would be needed.' : undefined,
+  );
+  put(
+    'turnStallSpeed',
+    stallSpeed(model, n),
+    stallSpeed(model, n) > 0.9 * speed
+      ? 'The lap turn is flown within 10 % of the stall: less bank or more speed.'
+      : undefined,
+  );
+  const lap = flyLap(course, {
+    speed,
+    wind: site.wind,
+    bank: turnBank,
+    straightPower: straight.power,
+    turnPower: turn.power,
+  });
+  put(
+    'lapTime',
+    Math.min(lap.time, NEVER),
+    lap.time > NEVER
+      ? 'The wind is not below the airspeed: the lap is never finished.'
+      : turn.duty > 1
+        ? 'Full throttle does not hold the speed in the turn; the real lap is slower.'
+        : undefined,
+  );
   put('lapEnergy', Math.min(lap.energy, NEVER * straight.power));
   const climbTime = climb > 0.05 ? TRANSITION_HEIGHT / climb : NEVER;
   const startTime = (run.status === 'airborne' ? run.time : 0) + climbTime;
   const startEnergy = startTime * operate(drive, 1, speed).power;
-  const count = lapsInWindow(course.window, startTime, lap.time, usable * (1 - reserve) - startEnergy, lap.energy);
-  put('lapsExact', count.laps, count.byEnergy < count.byTime ? 'The pack, not the clock, ends the laps.' : undefined);
+  const count = lapsInWindow(
+    course.window,
+    startTime,
+    lap.time,
+    usable * (1 - reserve) - startEnergy,
+    lap.energy,
+  );
+  put(
+    'lapsExact',
+    count.laps,
+    count.byEnergy < count.byTime ? 'The pack, not the clock, ends the laps.' : undefined,
+  );
   put('laps', Math.floor(count.laps));
-  put('timedTime', startTime + course.timedLaps * Math.min(lap.time, NEVER), climb > 0.05 ? undefined : 'It does not climb: the laps are never begun.');
-  put('energyLeft', Math.max(0, 1 - (startEnergy + (count.laps >= 1 ? Math.floor(count.laps) * lap.energy : 0)) / usable));
+  put(
+    'timedTime',
+    startTime + course.timedLaps * Math.min(lap.time, NEVER),
+    climb > 0.05 ? undefined : 'It does not climb: the laps are never begun.',
+  );
+  put(
+    'energyLeft',
+    Math.max(0, 1 - (startEnergy + (count.laps >= 1 ? Math.floor(count.laps) * lap.energy : 0)) / usable),
+  );
   put('endurance', ((1 - reserve) * drive.charge) / straight.current);
 }
 
-function structureValues(design: Design, mass: number, wingMass: number, f: Factors, prep: Prepared, v: Values, put: (id: string, x: number) => void): { moment: number[]; deflection: number[] } {
+function structureValues(
+  design: Design,
+  mass: number,
+  wingMass: number,
+  f: Factors,
+  prep: Prepared,
+  v: Values,
+  put: (id: string, x: number) => void,
+): { moment: number[]; deflection: number[] } {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const half = prep.wing.span / 2;
   const chords = { eta: wing.stations.map((s) => s.y / half), chord: wing.stations.map((s) => s.chord) };
@@ -106,17 +202,32 @@ function structureValues(design: Design, mass: number, wingMass: number, f: Fact
 }
 
 /** A sentence when the wing's sections are known only roughly at its Reynolds number. */
-function roughSections(design: Design, prep: Prepared, reynoldsOf: (chord: number) => number): string | undefined {
+function roughSections(
+  design: Design,
+  prep: Prepared,
+  reynoldsOf: (chord: number) => number,
+): string | undefined {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   for (const st of wing.stations) {
     const p = nearestPolar(prep.polars.get(st.section)!, reynoldsOf(st.chord));
-    if (p?.confidence === 'low') return `Section ${design.sections.find((s) => s.id === st.section)!.name} is known only roughly here. ${p.warnings[0] ?? ''}`.trim();
+    if (p?.confidence === 'low')
+      return `Section ${design.sections.find((s) => s.id === st.section)!.name} is known only roughly here. ${p.warnings[0] ?? ''}`.trim();
   }
   return undefined;
 }
 
 /** What one run shares between its loadings. */
-interface RunStep { brief: Brief; design: Design; prep: Prepared; f: Factors; aero: LinearAero; drive: Drive | null; lifting: Drive | null; thrust: (v: number) => number; lapThrust: (v: number) => number }
+interface RunStep {
+  brief: Brief;
+  design: Design;
+  prep: Prepared;
+  f: Factors;
+  aero: LinearAero;
+  drive: Drive | null;
+  lifting: Drive | null;
+  thrust: (v: number) => number;
+  lapThrust: (v: number) => number;
+}
 
 function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const { design, prep, f, aero, drive, lifting, thrust } = step;
@@ -138,26 +249,44 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   put('cgSpread', state.sigmaX);
   put('cgChord', (state.x - wing.macX) / wing.mac);
   put('staticMargin', (aero.neutralX - state.x) / wing.mac);
-  const { lattice } = prep, side = loading.sideArea;
+  const { lattice } = prep,
+    side = loading.sideArea;
   // side area that a state opens: a low plate, side force slope 1.6 per rad on its area (aspect ratio near 1, from memory)
-  put('yawStiffness', prep.yaw.Cnbeta + (prep.yaw.CYbeta * (state.x - lattice.refX)) / wing.span + (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0));
+  put(
+    'yawStiffness',
+    prep.yaw.Cnbeta +
+      (prep.yaw.CYbeta * (state.x - lattice.refX)) / wing.span +
+      (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0),
+  );
 
   // lift limit: Reynolds number and stall speed settle together
   const nu = air.viscosity / air.density;
   let vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: 1.3 * f.clMax });
   let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
-  vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax * prep.stall.ratio });
+  vs = stallSpeed({
+    mass: state.mass,
+    density: air.density,
+    area: wing.area,
+    clMax: limit.clMax * prep.stall.ratio,
+  });
   limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
   // the sweep with sections coupled in carries a little past the critical section
   limit = { ...limit, clMax: limit.clMax * prep.stall.ratio };
-  put('clMax', limit.clMax, roughSections(design, prep, (c) => (10 * prep.pace * c) / nu));
+  put(
+    'clMax',
+    limit.clMax,
+    roughSections(design, prep, (c) => (10 * prep.pace * c) / nu),
+  );
   put('stallEta', limit.eta);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
 
   // flight
   const table = prep.dragTables.get(loading.id)!;
   const model: PointModel = {
-    mass: state.mass, density: air.density, area: wing.area, clMax: limit.clMax,
+    mass: state.mass,
+    density: air.density,
+    area: wing.area,
+    clMax: limit.clMax,
     drag: (speed, n = 1) => dragAt(table, speed, n * state.mass * G0, air.density, f).total,
     fullThrust: thrust,
   };
@@ -174,11 +303,20 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     put('lapSpeed', gl.speed, 'No motor: the speed of the best glide.');
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
-  if (design.power.rubber && hasRubber(design, loading)) rubberValues(design, prep, f, loading, state.mass, table, put);
+  if (design.power.rubber && hasRubber(design, loading))
+    rubberValues(design, prep, f, loading, state.mass, table, put);
   if (lifting && loading.hover) hoverValues(design, lifting, state.mass, put);
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
-  put('trimElevator', solveTrim(aero, (state.mass * G0) / (q * wing.area), state.x, thrustMoment(design, pull, q, wing.area, wing.mac, { x: state.x, z: state.z }).cm).elevator);
+  put(
+    'trimElevator',
+    solveTrim(
+      aero,
+      (state.mass * G0) / (q * wing.area),
+      state.x,
+      thrustMoment(design, pull, q, wing.area, wing.mac, { x: state.x, z: state.z }).cm,
+    ).elevator,
+  );
 
   put('reynoldsStall', (vs * wing.mac) / nu);
   put('reynoldsLap', (v[`lapSpeed@${loading.id}`] * wing.mac) / nu);
@@ -188,27 +326,63 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
   r.curves[`sparMoment@${loading.id}`] = spar.moment;
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
-  const flown = (f: (s: number) => number) => CURVE_SPEEDS.map((k) => k * prep.pace).map((s) => (s < 0.85 * vs ? NaN : f(s)));
+  const flown = (f: (s: number) => number) =>
+    CURVE_SPEEDS.map((k) => k * prep.pace).map((s) => (s < 0.85 * vs ? NaN : f(s)));
   r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
   if (drive) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
 }
 
 /** What only an aircraft with a motor does: leave the ground, climb, fly laps. */
-function poweredValues(step: RunStep & { drive: Drive }, loading: Loading, model: PointModel, table: Parameters<typeof dragAt>[0], r: ChainResult, put: (id: string, x: number, remark?: string) => void): void {
+function poweredValues(
+  step: RunStep & { drive: Drive },
+  loading: Loading,
+  model: PointModel,
+  table: Parameters<typeof dragAt>[0],
+  r: ChainResult,
+  put: (id: string, x: number, remark?: string) => void,
+): void {
   const { brief, design, prep, f, drive, thrust } = step;
   const { air, wing } = prep;
-  const v = r.values, vs = stallSpeed(model), state = { mass: model.mass };
+  const v = r.values,
+    vs = stallSpeed(model),
+    state = { mass: model.mass };
   put('liftOffSpeed', design.flight.liftOffFactor * vs);
-  const groundDrag = dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total / (0.5 * air.density * 144);
-  const run = groundRun(model, { friction: brief.site.rollingFriction, wind: brief.site.wind, liftOffFactor: design.flight.liftOffFactor, groundCl: design.flight.groundCl, dragArea: groundDrag });
-  put('groundRun', run.status === 'airborne' ? run.distance : NEVER, run.status === 'never' ? 'Thrust does not overcome friction and drag: it never leaves the ground.' : undefined);
+  const groundDrag =
+    dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total /
+    (0.5 * air.density * 144);
+  const run = groundRun(model, {
+    friction: brief.site.rollingFriction,
+    wind: brief.site.wind,
+    liftOffFactor: design.flight.liftOffFactor,
+    groundCl: design.flight.groundCl,
+    dragArea: groundDrag,
+  });
+  put(
+    'groundRun',
+    run.status === 'airborne' ? run.distance : NEVER,
+    run.status === 'never'
+      ? 'Thrust does not overcome friction and drag: it never leaves the ground.'
+      : undefined,
+  );
   const climb = bestClimb(model);
   put('climbRate', climb.rate);
   const top = levelSpeed(model, thrust);
   put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
   put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
   put('powerToWeight', v['staticPower@all'] / state.mass);
-  lapValues({ brief, design, model, drive, lapThrust: step.lapThrust, run, climb: climb.rate, usable: v['usableEnergy@all'] }, put);
+  lapValues(
+    {
+      brief,
+      design,
+      model,
+      drive,
+      lapThrust: step.lapThrust,
+      run,
+      climb: climb.rate,
+      usable: v['usableEnergy@all'],
+    },
+    put,
+  );
 }
 
 /** One run of the chain. */
@@ -222,20 +396,29 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
     const list = THRUST_SPEEDS.map((s) => operate(drive, throttle, s).thrust);
     return (s: number) => interpolateLinear(THRUST_SPEEDS, list, s);
   };
-  const thrust = thrustCurve(1), lapThrust = thrustCurve(design.flight.lapThrottle);
+  const thrust = thrustCurve(1),
+    lapThrust = thrustCurve(design.flight.lapThrottle);
   if (drive) {
     r.curves['thrust@all'] = CURVE_SPEEDS.map((s) => thrust(s * prep.pace));
     r.curves['lapThrust@all'] = CURVE_SPEEDS.map((s) => lapThrust(s * prep.pace));
   }
   const lifting = liftDrive(design, prep.air.density, f, prep.lifter, drive);
   if (design.power.rubber) rubberDesignValues(design, r.values);
-  for (const l of design.loadings) loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
+  for (const l of design.loadings)
+    loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;
-  const steady = 14 * prep.pace, q = 0.5 * prep.air.density * steady * steady;
+  const steady = 14 * prep.pace,
+    q = 0.5 * prep.air.density * steady * steady;
   const d = dragAt(table, steady, 0.4 * q * prep.wing.area, prep.air.density, f);
   r.values['dragArea@all'] = (d.parasite + d.profile) / q;
-  const ref = surfaceDrag(aero, 0.6, r.values[`cgX@${first}`], prep.polars, (c) => (steady * c) / (prep.air.viscosity / prep.air.density));
+  const ref = surfaceDrag(
+    aero,
+    0.6,
+    r.values[`cgX@${first}`],
+    prep.polars,
+    (c) => (steady * c) / (prep.air.viscosity / prep.air.density),
+  );
   r.values['spanEfficiency@all'] = 0.36 / (Math.PI * prep.wing.aspectRatio * ref.induced * f.induced);
   return r;
 }

@@ -10,7 +10,15 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
   const speedCurve = (key: string, yKind: KindName = 'force') => {
     const [id, state] = key.split('@');
     const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i] * prep.pace, y }));
-    out.push({ id, state, xKind: 'speed', yKind, x: keep.map((p) => p.x), y: keep.map((p) => p.y), sigma: null });
+    out.push({
+      id,
+      state,
+      xKind: 'speed',
+      yKind,
+      x: keep.map((p) => p.x),
+      y: keep.map((p) => p.y),
+      sigma: null,
+    });
   };
   for (const key of ['thrust@all', 'lapThrust@all']) if (run.curves[key]) speedCurve(key);
   const half = prep.wing.span / 2;
@@ -18,16 +26,44 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
   for (const l of design.loadings) {
     speedCurve(`drag@${l.id}`);
     if (run.curves[`climb@${l.id}`]) speedCurve(`climb@${l.id}`, 'climbRate');
-    for (const [id, yKind] of [['sparMoment', 'moment'], ['sparDeflection', 'length']] as const) {
+    for (const [id, yKind] of [
+      ['sparMoment', 'moment'],
+      ['sparDeflection', 'length'],
+    ] as const) {
       const y = run.curves[`${id}@${l.id}`];
-      out.push({ id, state: l.id, xKind: 'length', yKind, x: y.map((_, i) => (half * i) / (y.length - 1)), y, sigma: null });
+      out.push({
+        id,
+        state: l.id,
+        xKind: 'length',
+        yKind,
+        x: y.map((_, i) => (half * i) / (y.length - 1)),
+        y,
+        sigma: null,
+      });
     }
-    out.push({ id: 'stallRatio', state: l.id, xKind: 'chordPercent', yKind: 'percent', x: wingStrips.map((p) => p.s.y / half), y: run.curves[`stallRatio@${l.id}`], sigma: null });
+    out.push({
+      id: 'stallRatio',
+      state: l.id,
+      xKind: 'chordPercent',
+      yKind: 'percent',
+      x: wingStrips.map((p) => p.s.y / half),
+      y: run.curves[`stallRatio@${l.id}`],
+      sigma: null,
+    });
   }
   for (const s of design.sections) {
     for (const p of prep.polars.get(s.id)!.polars) {
       const re = Math.round(p.reynolds / 1000);
-      const series = (id: string, f: (q: (typeof p.points)[number]) => number) => out.push({ id: `${id}-${re}k`, state: s.id, xKind: 'angle', yKind: 'ratio', x: p.points.map((q) => q.alpha), y: p.points.map(f), sigma: null });
+      const series = (id: string, f: (q: (typeof p.points)[number]) => number) =>
+        out.push({
+          id: `${id}-${re}k`,
+          state: s.id,
+          xKind: 'angle',
+          yKind: 'ratio',
+          x: p.points.map((q) => q.alpha),
+          y: p.points.map(f),
+          sigma: null,
+        });
       series('cl', (q) => q.cl);
       series('cd', (q) => q.cd);
       series('cm', (q) => q.cm);

@@ -1,7 +1,17 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
 import { changesOf, solveBalance } from '../mass';
-import { isFitted, joinPacks, packOf, packInUse, PITCH_RATIO_RANGE, rubberMotor, supplyReport, TIP_LIMIT, USUAL_LIMIT } from '../power';
+import {
+  isFitted,
+  joinPacks,
+  packOf,
+  packInUse,
+  PITCH_RATIO_RANGE,
+  rubberMotor,
+  supplyReport,
+  TIP_LIMIT,
+  USUAL_LIMIT,
+} from '../power';
 import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
@@ -10,34 +20,75 @@ import { listedRubber, rubberItem } from './powerValues';
 import { entryOf } from './ledger';
 import { plausibilityFindings } from './plausibility';
 
-type Add = (station: Finding['station'], severity: Finding['severity'], state: string, sentence: string, fix?: Finding['fix']) => void;
+type Add = (
+  station: Finding['station'],
+  severity: Finding['severity'],
+  state: string,
+  sentence: string,
+  fix?: Finding['fix'],
+) => void;
 
 function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
-  const forward = entryOf(ledger, 'cgForward', 'all')!.value, aft = entryOf(ledger, 'cgAft', 'all')!.value;
-  const outside = design.loadings.filter((l) => !l.hover).filter((l) => { const x = entryOf(ledger, 'cgX', l.id)!.value; return x < forward - 1e-6 || x > aft + 1e-6; });
+  const forward = entryOf(ledger, 'cgForward', 'all')!.value,
+    aft = entryOf(ledger, 'cgAft', 'all')!.value;
+  const outside = design.loadings
+    .filter((l) => !l.hover)
+    .filter((l) => {
+      const x = entryOf(ledger, 'cgX', l.id)!.value;
+      return x < forward - 1e-6 || x > aft + 1e-6;
+    });
   if (outside.length === 0) return;
   const proposal = solveBalance(design, { forward, aft });
   const marginOf = (id: string) => entryOf(ledger, 'staticMargin', id)!.value;
-  const off = (id: string) => Math.max(design.flight.marginMin - marginOf(id), marginOf(id) - design.flight.marginMax);
+  const off = (id: string) =>
+    Math.max(design.flight.marginMin - marginOf(id), marginOf(id) - design.flight.marginMax);
   const first = outside.reduce((a, l) => (off(l.id) > off(a.id) ? l : a), outside[0]);
   const margin = marginOf(first.id);
   const tail = margin < design.flight.marginMin;
   const changes = changesOf(design, proposal);
   const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
   const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
-  add('balance', margin < 0.5 * design.flight.marginMin ? 'stop' : 'look', first.id, `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`, fix);
+  add(
+    'balance',
+    margin < 0.5 * design.flight.marginMin ? 'stop' : 'look',
+    first.id,
+    `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`,
+    fix,
+  );
 }
 
 function structureFindings(design: Design, ledger: Ledger, add: Add): void {
   const s = design.structure;
-  for (const id of s.spar.kind === 'tube' ? [s.spar.material] : [s.spar.capMaterial, s.spar.webMaterial]) if (!materialNamed(id)) add('structure', 'stop', 'all', `The spar names a material “${id}” that is not in the store.`);
-  if (s.spar.kind === 'tube' && s.spar.wall >= s.spar.outer / 2) add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
-  if (s.spar.kind === 'box' && 2 * s.spar.cap >= s.spar.height) add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
-  const worst = design.loadings.reduce((a, l) => (entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a), design.loadings[0]);
-  const up = entryOf(ledger, 'failLoadFactor', worst.id)!.value, down = entryOf(ledger, 'failLoadFactorDown', worst.id)!.value;
-  const needUp = s.requiredLoadFactor * s.safetyFactor, needDown = s.requiredNegative * s.safetyFactor;
-  if (up < needUp) add('structure', 'stop', worst.id, `This wing breaks at ${up.toFixed(1)} g in ${worst.name}; ${s.requiredLoadFactor} g with a factor of ${s.safetyFactor} needs ${needUp.toFixed(1)} g. Deepen the spar or thicken its caps.`);
-  if (down < needDown) add('structure', 'stop', worst.id, `Downward the wing breaks at ${down.toFixed(1)} g in ${worst.name}; ${needDown.toFixed(1)} g is needed.`);
+  for (const id of s.spar.kind === 'tube' ? [s.spar.material] : [s.spar.capMaterial, s.spar.webMaterial])
+    if (!materialNamed(id))
+      add('structure', 'stop', 'all', `The spar names a material “${id}” that is not in the store.`);
+  if (s.spar.kind === 'tube' && s.spar.wall >= s.spar.outer / 2)
+    add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
+  if (s.spar.kind === 'box' && 2 * s.spar.cap >= s.spar.height)
+    add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
+  const worst = design.loadings.reduce(
+    (a, l) =>
+      entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a,
+    design.loadings[0],
+  );
+  const up = entryOf(ledger, 'failLoadFactor', worst.id)!.value,
+    down = entryOf(ledger, 'failLoadFactorDown', worst.id)!.value;
+  const needUp = s.requiredLoadFactor * s.safetyFactor,
+    needDown = s.requiredNegative * s.safetyFactor;
+  if (up < needUp)
+    add(
+      'structure',
+      'stop',
+      worst.id,
+      `This wing breaks at ${up.toFixed(1)} g in ${worst.name}; ${s.requiredLoadFactor} g with a factor of ${s.safetyFactor} needs ${needUp.toFixed(1)} g. Deepen the spar or thicken its caps.`,
+    );
+  if (down < needDown)
+    add(
+      'structure',
+      'stop',
+      worst.id,
+      `Downward the wing breaks at ${down.toFixed(1)} g in ${worst.name}; ${needDown.toFixed(1)} g is needed.`,
+    );
 }
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
@@ -45,65 +96,203 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
   const { esc, motor, propeller } = design.power;
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
   const each = (amps - design.power.avionicsCurrent) / (design.power.arrangement?.count ?? 1);
-  for (const [name, drawn, limit] of [['motor', each, motor.maxCurrent], ['controller', each, esc.maxCurrent], ['pack', amps, packInUse(design.power).maxCurrent]] as const) {
-    if (drawn > limit) add('power', 'stop', 'all', `Full throttle draws ${drawn.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`);
-    else if (drawn > 0.85 * limit) add('power', 'look', 'all', `Full throttle draws ${drawn.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`);
+  for (const [name, drawn, limit] of [
+    ['motor', each, motor.maxCurrent],
+    ['controller', each, esc.maxCurrent],
+    ['pack', amps, packInUse(design.power).maxCurrent],
+  ] as const) {
+    if (drawn > limit)
+      add(
+        'power',
+        'stop',
+        'all',
+        `Full throttle draws ${drawn.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`,
+      );
+    else if (drawn > 0.85 * limit)
+      add(
+        'power',
+        'look',
+        'all',
+        `Full throttle draws ${drawn.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`,
+      );
   }
-  const hot = entryOf(ledger, 'windingHeat', 'all')!.value, most = motor.maxTemperature ?? USUAL_LIMIT;
-  if (hot > most) add('power', 'look', 'all', `Full throttle held on the ground heats the winding to ${hot >= 599 ? 'far over' : `${(hot - 273.15).toFixed(0)} °C, over`} its ${(most - 273.15).toFixed(0)} °C: keep it short, or a smaller propeller.`);
+  const hot = entryOf(ledger, 'windingHeat', 'all')!.value,
+    most = motor.maxTemperature ?? USUAL_LIMIT;
+  if (hot > most)
+    add(
+      'power',
+      'look',
+      'all',
+      `Full throttle held on the ground heats the winding to ${hot >= 599 ? 'far over' : `${(hot - 273.15).toFixed(0)} °C, over`} its ${(most - 273.15).toFixed(0)} °C: keep it short, or a smaller propeller.`,
+    );
   const ratio = propeller.pitch / propeller.diameter;
-  if (!design.power.fan && !propeller.table && !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])) add('power', 'look', 'all', `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`);
-  if (entryOf(ledger, 'tipMach', 'all')!.value > TIP_LIMIT) add('power', 'look', 'all', `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`);
+  if (
+    !design.power.fan &&
+    !propeller.table &&
+    !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])
+  )
+    add(
+      'power',
+      'look',
+      'all',
+      `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`,
+    );
+  if (entryOf(ledger, 'tipMach', 'all')!.value > TIP_LIMIT)
+    add(
+      'power',
+      'look',
+      'all',
+      `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`,
+    );
   for (const l of design.loadings) {
     const run = entryOf(ledger, 'groundRun', l.id)!.value;
-    if (run > brief.site.stripLength) { add('flight', 'look', l.id, `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`); break; }
+    if (run > brief.site.stripLength) {
+      add(
+        'flight',
+        'look',
+        l.id,
+        `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`,
+      );
+      break;
+    }
   }
 }
 
 /** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
 function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
   const { second, battery, supply, rubber } = design.power;
-  if (second) { const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined); if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason); }
+  if (second) {
+    const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined);
+    if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason);
+  }
   if (supply) {
-    const r = supplyReport(supply, battery.chemistry), shared = r.lines.filter((l) => l.single && l.lost.length > 0);
-    if (shared.length) add('power', 'look', 'all', `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}); a separate receiver supply takes it off.`);
-    for (const l of r.lines) if (l.used !== null && l.used > 1) add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
+    const r = supplyReport(supply, battery.chemistry),
+      shared = r.lines.filter((l) => l.single && l.lost.length > 0);
+    if (shared.length)
+      add(
+        'power',
+        'look',
+        'all',
+        `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}); a separate receiver supply takes it off.`,
+      );
+    for (const l of r.lines)
+      if (l.used !== null && l.used > 1)
+        add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
     for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.sentence);
   }
   for (const l of design.loadings) {
     const m = entryOf(ledger, 'hoverMargin', l.id);
-    if (m && m.state === l.id && m.value < 2) add('power', m.value < 1.5 ? 'stop' : 'look', l.id, `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; 1.5 is the least, 2 is wanted.`);
+    if (m && m.state === l.id && m.value < 2)
+      add(
+        'power',
+        m.value < 1.5 ? 'stop' : 'look',
+        l.id,
+        `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; 1.5 is the least, 2 is wanted.`,
+      );
   }
   if (rubber) {
-    const item = rubberItem(design), mass = rubberMotor(rubber).mass, listed = listedRubber(design);
-    const fix = item ? { label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`, changes: [{ path: `items.${item.id}.planned`, value: { kind: 'mass', mass } }, { path: `items.${item.id}.weighed`, value: null }] } : null;
-    if (listed === null) add('power', 'look', 'all', `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`);
-    else if (Math.abs(listed - mass) > 0.08 * mass) add('power', 'look', 'all', `The mass list says ${(listed * 1000).toFixed(2)} g of rubber; strip, strands and length make ${(mass * 1000).toFixed(2)} g.`, fix);
+    const item = rubberItem(design),
+      mass = rubberMotor(rubber).mass,
+      listed = listedRubber(design);
+    const fix = item
+      ? {
+          label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`,
+          changes: [
+            { path: `items.${item.id}.planned`, value: { kind: 'mass', mass } },
+            { path: `items.${item.id}.weighed`, value: null },
+          ],
+        }
+      : null;
+    if (listed === null)
+      add(
+        'power',
+        'look',
+        'all',
+        `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`,
+      );
+    else if (Math.abs(listed - mass) > 0.08 * mass)
+      add(
+        'power',
+        'look',
+        'all',
+        `The mass list says ${(listed * 1000).toFixed(2)} g of rubber; strip, strands and length make ${(mass * 1000).toFixed(2)} g.`,
+        fix,
+      );
   }
-  const propeller = (design.swaps ?? []).find((s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s));
-  if (propeller?.kind === 'propeller' && !design.power.propeller.correction) add('power', 'look', 'all', `${propeller.label} has been on the thrust stand, and the design flies it as computed.`, { label: `Fly ${propeller.label} as benched`, changes: [{ path: 'power.propeller.correction', value: propeller.data.correction }] });
+  const propeller = (design.swaps ?? []).find(
+    (s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s),
+  );
+  if (propeller?.kind === 'propeller' && !design.power.propeller.correction)
+    add(
+      'power',
+      'look',
+      'all',
+      `${propeller.label} has been on the thrust stand, and the design flies it as computed.`,
+      {
+        label: `Fly ${propeller.label} as benched`,
+        changes: [{ path: 'power.propeller.correction', value: propeller.data.correction }],
+      },
+    );
 }
 
 function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   for (const l of design.loadings) {
     const climb = entryOf(ledger, 'climbRate', l.id)?.value ?? Infinity;
-    if (climb < 0.5) { add('flight', 'stop', l.id, `${l.name} climbs at ${climb.toFixed(2)} m/s: too little to clear anything.`); break; }
+    if (climb < 0.5) {
+      add(
+        'flight',
+        'stop',
+        l.id,
+        `${l.name} climbs at ${climb.toFixed(2)} m/s: too little to clear anything.`,
+      );
+      break;
+    }
   }
   for (const l of design.loadings) {
     const e = entryOf(ledger, 'turnStallSpeed', l.id);
-    if (e?.warnings.length) { add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`); break; }
+    if (e?.warnings.length) {
+      add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`);
+      break;
+    }
   }
-  const reserve = entryOf(ledger, 'aileronReserve', 'all')?.value, wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
+  const reserve = entryOf(ledger, 'aileronReserve', 'all')?.value,
+    wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
   const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
-  if (reserve !== undefined && reserve < wanted) add('shape', 'look', 'all', `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`);
-  const yaw = design.loadings.filter((l) => !l.hover).map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 })).reduce<{ l: { id: string; name: string }; v: number } | null>((a, q) => (a === null || q.v < a.v ? q : a), null);
-  if (yaw && yaw.v < 0.01) add('balance', yaw.v < 0 ? 'stop' : 'look', yaw.l.id, `${yaw.l.name} hardly weathercocks (Cnβ ${yaw.v.toFixed(3)} per rad, the weakest state): more fin, or a longer tail.`);
+  if (reserve !== undefined && reserve < wanted)
+    add(
+      'shape',
+      'look',
+      'all',
+      `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`,
+    );
+  const yaw = design.loadings
+    .filter((l) => !l.hover)
+    .map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 }))
+    .reduce<{ l: { id: string; name: string }; v: number } | null>(
+      (a, q) => (a === null || q.v < a.v ? q : a),
+      null,
+    );
+  if (yaw && yaw.v < 0.01)
+    add(
+      'balance',
+      yaw.v < 0 ? 'stop' : 'look',
+      yaw.l.id,
+      `${yaw.l.name} hardly weathercocks (Cnβ ${yaw.v.toFixed(3)} per rad, the weakest state): more fin, or a longer tail.`,
+    );
 }
 
-export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreErrors: readonly string[]): Finding[] {
-  if (ledger.stopped) return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
+export function findingsOf(
+  brief: Brief,
+  design: Design,
+  ledger: Ledger,
+  scoreErrors: readonly string[],
+): Finding[] {
+  if (ledger.stopped)
+    return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
   const out: Finding[] = [];
-  const add: Add = (station, severity, state, sentence, fix = null) => { out.push({ station, severity, state, sentence, fix }); };
+  const add: Add = (station, severity, state, sentence, fix = null) => {
+    out.push({ station, severity, state, sentence, fix });
+  };
   balanceFindings(design, ledger, add);
   structureFindings(design, ledger, add);
   powerFindings(brief, design, ledger, add);
@@ -115,6 +304,12 @@ export function findingsOf(brief: Brief, design: Design, ledger: Ledger, scoreEr
     else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
   }
   const re = entryOf(ledger, 'reynoldsLap', design.loadings[0].id)?.value ?? Infinity;
-  if (re < 6e4) add('sections', 'look', 'all', `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`);
+  if (re < 6e4)
+    add(
+      'sections',
+      'look',
+      'all',
+      `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`,
+    );
   return [...out, ...plausibilityFindings(design, ledger)];
 }

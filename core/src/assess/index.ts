@@ -17,6 +17,14 @@ export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
 export { powerReport } from './powerReport';
 export { liftDrive } from './powerValues';
-export type { GlideReport, HoverReport, PowerReport, RubberReport, SpeedRow, SwapRow, ThrottleRow } from './powerReport';
+export type {
+  GlideReport,
+  HoverReport,
+  PowerReport,
+  RubberReport,
+  SpeedRow,
+  SwapRow,
+  ThrottleRow,
+} from './powerReport';
 export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
 export type { SwapEffect, Trial } from './powerAdvice';

@@ -1,37 +1,59 @@
 /** The layout report end to end: every template assesses, the tail-heavy Bittern is mended by one fix, states and modes make sense. */
 import { describe, expect, it } from 'vitest';
-import { bitternCanardDocument, bitternDocument, craneDocument, starterDocument, waferDocument } from '../demo';
+import {
+  bitternCanardDocument,
+  bitternDocument,
+  craneDocument,
+  starterDocument,
+  waferDocument,
+} from '../demo';
 import { documentSchema, referenceProblems, setPath, type DesignDocument } from '../design';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { assess, entryOf, growthReport, layoutAdvice, layoutReport, type StepCache } from './index';
 
-function report(doc: DesignDocument, loading = doc.design.loadings[doc.design.loadings.length - 1].id, stall?: 'level' | 'turn' | 'sideslip' | 'rolling') {
-  const cache: StepCache = new Map(), ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-  return { ledger, r: layoutReport(doc.brief, doc.design, doc.calibration, ledger, loading, cache, { stall }), cache };
+function report(
+  doc: DesignDocument,
+  loading = doc.design.loadings[doc.design.loadings.length - 1].id,
+  stall?: 'level' | 'turn' | 'sideslip' | 'rolling',
+) {
+  const cache: StepCache = new Map(),
+    ledger = assess(doc.brief, doc.design, doc.calibration, cache);
+  return {
+    ledger,
+    r: layoutReport(doc.brief, doc.design, doc.calibration, ledger, loading, cache, { stall }),
+    cache,
+  };
 }
 
 describe('every layout', () => {
-  it.each(LAYOUT_TEMPLATES.map((t) => [t.id, t] as const))('%s assesses end to end: valid document, stable, trimmed, with a stall and modes', (id, t) => {
-    const base = starterDocument(), doc = { ...base, design: t.make(base.design) };
-    expect(documentSchema.safeParse(doc).success).toBe(true);
-    expect(referenceProblems(doc)).toEqual([]);
-    const { ledger, r } = report(doc);
-    expect(ledger.stopped).toBeNull();
-    expect(entryOf(ledger, 'staticMargin', 'loaded')!.value).toBeGreaterThan(0.02);
-    expect(r.trim.status).toBe('trimmed');
-    expect(Math.abs(r.trim.elevator)).toBeLessThan(0.3);
-    expect(r.modes.filter((m) => m.name === 'pitch divergence')).toEqual([]);
-    expect(r.stall.clMax).toBeGreaterThan(0.5);
-    expect(r.stall.first.length).toBeGreaterThan(0);
-    expect(r.derivatives.Cnbeta).toBeGreaterThan(0);
-    if (id === 'canard' || id === 'tandem' || id === 'closed') expect(r.stall.first[0].surface).toBe(id === 'canard' ? 'foreplane' : 'wing');
-    if (id === 'polyhedral') expect(r.stall.aileronReserve).toBeNull();
-  }, 90_000);
+  it.each(LAYOUT_TEMPLATES.map((t) => [t.id, t] as const))(
+    '%s assesses end to end: valid document, stable, trimmed, with a stall and modes',
+    (id, t) => {
+      const base = starterDocument(),
+        doc = { ...base, design: t.make(base.design) };
+      expect(documentSchema.safeParse(doc).success).toBe(true);
+      expect(referenceProblems(doc)).toEqual([]);
+      const { ledger, r } = report(doc);
+      expect(ledger.stopped).toBeNull();
+      expect(entryOf(ledger, 'staticMargin', 'loaded')!.value).toBeGreaterThan(0.02);
+      expect(r.trim.status).toBe('trimmed');
+      expect(Math.abs(r.trim.elevator)).toBeLessThan(0.3);
+      expect(r.modes.filter((m) => m.name === 'pitch divergence')).toEqual([]);
+      expect(r.stall.clMax).toBeGreaterThan(0.5);
+      expect(r.stall.first.length).toBeGreaterThan(0);
+      expect(r.derivatives.Cnbeta).toBeGreaterThan(0);
+      if (id === 'canard' || id === 'tandem' || id === 'closed')
+        expect(r.stall.first[0].surface).toBe(id === 'canard' ? 'foreplane' : 'wing');
+      if (id === 'polyhedral') expect(r.stall.aileronReserve).toBeNull();
+    },
+    90_000,
+  );
 });
 
 describe('the demos', () => {
   it('the Bittern is tail-heavy, says which state is worst, and one fix puts every state inside', () => {
-    const doc = bitternDocument(), { ledger, r } = report(doc);
+    const doc = bitternDocument(),
+      { ledger, r } = report(doc);
     const finding = ledger.findings.find((f) => f.station === 'balance')!;
     expect(finding.sentence).toMatch(/tail-heavy/);
     expect(r.worst!.sentence).toMatch(/12 tubes/);
@@ -40,8 +62,16 @@ describe('the demos', () => {
     expect(after.ledger.findings.some((f) => f.station === 'balance')).toBe(false);
     expect(after.r.states.every((s) => s.inside)).toBe(true);
   });
-  it('its wing stalls root first with washout and its ailerons still answer (trade)', () => { const { r } = report(bitternDocument()); expect(r.stall.first[0].surface).toBe('wing'); expect(r.stall.first[0].eta).toBeLessThan(0.4); expect(r.stall.aileronReserve!).toBeGreaterThan(0.04); });
-  it('in the lap turn the right, inner wing goes first', () => { const turn = report(bitternDocument(), 'tubes-12', 'turn').r; expect(turn.stall.first[0].side).toBe('right'); });
+  it('its wing stalls root first with washout and its ailerons still answer (trade)', () => {
+    const { r } = report(bitternDocument());
+    expect(r.stall.first[0].surface).toBe('wing');
+    expect(r.stall.first[0].eta).toBeLessThan(0.4);
+    expect(r.stall.aileronReserve!).toBeGreaterThan(0.04);
+  });
+  it('in the lap turn the right, inner wing goes first', () => {
+    const turn = report(bitternDocument(), 'tubes-12', 'turn').r;
+    expect(turn.stall.first[0].side).toBe('right');
+  });
   it('the Wafer flies as a glider: no power numbers, a warp that drifts, states that differ by the clip', () => {
     const { ledger, r } = report(waferDocument());
     expect(entryOf(ledger, 'staticThrust', 'all')).toBeUndefined();
@@ -55,15 +85,25 @@ describe('the demos', () => {
     // the slanting line is dragged upward: it pulls back more than the sampler alone and down less than its weight
     expect(r.tow!.weight).toBeLessThan(0.52 * 9.81);
     expect(r.tow!.drag).toBeGreaterThan(0.5 * 1.22 * r.speed ** 2 * 0.006);
-    expect(entryOf(ledger, 'topSpeed', 'on-the-line')!.value).toBeLessThan(entryOf(ledger, 'topSpeed', 'cruise-full')!.value);
+    expect(entryOf(ledger, 'topSpeed', 'on-the-line')!.value).toBeLessThan(
+      entryOf(ledger, 'topSpeed', 'cruise-full')!.value,
+    );
   }, 60_000);
-  it('the canard branch keeps its foreplane ahead of the stall', () => { const { r } = report(bitternCanardDocument()); expect(r.stall.first[0].surface).toBe('foreplane'); expect(r.schools.map((s) => s.id)).toContain('foreplane'); }, 60_000);
+  it('the canard branch keeps its foreplane ahead of the stall', () => {
+    const { r } = report(bitternCanardDocument());
+    expect(r.stall.first[0].surface).toBe('foreplane');
+    expect(r.schools.map((s) => s.id)).toContain('foreplane');
+  }, 60_000);
 });
 
 describe('advice and growth', () => {
   it('an untwisted, tapered wing asks for washout; with it the ailerons answer as long as wanted', () => {
-    const doc = bitternDocument(), wing = doc.design.surfaces[0];
-    wing.stations = [{ ...wing.stations[0], chord: 0.3 }, { ...wing.stations[2], twist: 0.01, chord: 0.18 }];
+    const doc = bitternDocument(),
+      wing = doc.design.surfaces[0];
+    wing.stations = [
+      { ...wing.stations[0], chord: 0.3 },
+      { ...wing.stations[2], twist: 0.01, chord: 0.18 },
+    ];
     doc.design.flight.aileronReserve = 0.08;
     const { ledger, cache, r } = report(doc, 'tubes-8');
     expect(r.stall.aileronReserve!).toBeLessThan(0.08);
@@ -75,15 +115,38 @@ describe('advice and growth', () => {
     expect(a.decalage!.sentence).toMatch(/controls in line/);
   }, 90_000);
   it('growth names the requirement that goes first, at a mass above today’s', () => {
-    const doc = bitternDocument(), g = growthReport(doc.brief, doc.design, doc.calibration, new Map());
+    const doc = bitternDocument(),
+      g = growthReport(doc.brief, doc.design, doc.calibration, new Map());
     expect(g.breaks.length).toBeGreaterThan(0);
     expect(g.breaks[0].emptyMass).toBeGreaterThan(g.now);
     expect(g.breaks.map((b) => b.factor)).toEqual([...g.breaks.map((b) => b.factor)].sort((a, b) => a - b));
   }, 60_000);
-  it('an unknown state is refused with its name', () => { const doc = bitternDocument(), cache: StepCache = new Map(), ledger = assess(doc.brief, doc.design, doc.calibration, cache); expect(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'nowhere', cache)).toThrow(/nowhere/); });
+  it('an unknown state is refused with its name', () => {
+    const doc = bitternDocument(),
+      cache: StepCache = new Map(),
+      ledger = assess(doc.brief, doc.design, doc.calibration, cache);
+    expect(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'nowhere', cache)).toThrow(
+      /nowhere/,
+    );
+  });
 });
 
 describe('words for the pilot', () => {
-  it('a CG behind the neutral point diverges and is told not to be flown', () => { const doc = setPath(bitternDocument(), 'design.items.battery.x', 0.9); const { r } = report(doc, 'ferry'); expect(r.handling.find((h) => h.id === 'margin')!.judgement).toBe('stop'); expect(r.handling.some((h) => h.id === 'pitch divergence')).toBe(true); });
-  it('a tiny fin wags or does not weathercock at all', () => { const doc = bitternDocument(); doc.design.surfaces[2].stations = doc.design.surfaces[2].stations.map((s) => ({ ...s, y: s.y * 0.25, chord: s.chord * 0.4 })); const { ledger, r } = report(doc, 'ferry'); expect(r.handling.find((h) => h.id === 'yaw')!.judgement).toBe('stop'); expect(ledger.findings.some((f) => /weathercocks/.test(f.sentence))).toBe(true); });
+  it('a CG behind the neutral point diverges and is told not to be flown', () => {
+    const doc = setPath(bitternDocument(), 'design.items.battery.x', 0.9);
+    const { r } = report(doc, 'ferry');
+    expect(r.handling.find((h) => h.id === 'margin')!.judgement).toBe('stop');
+    expect(r.handling.some((h) => h.id === 'pitch divergence')).toBe(true);
+  });
+  it('a tiny fin wags or does not weathercock at all', () => {
+    const doc = bitternDocument();
+    doc.design.surfaces[2].stations = doc.design.surfaces[2].stations.map((s) => ({
+      ...s,
+      y: s.y * 0.25,
+      chord: s.chord * 0.4,
+    }));
+    const { ledger, r } = report(doc, 'ferry');
+    expect(r.handling.find((h) => h.id === 'yaw')!.judgement).toBe('stop');
+    expect(ledger.findings.some((f) => /weathercocks/.test(f.sentence))).toBe(true);
+  });
 });

@@ -5,39 +5,128 @@
  */
 import { G0 } from '../air';
 import { FACTOR_IDS, type Brief, type Calibration, type Design, type Loading } from '../design';
-import { dragAt, dimensional, handlingOf, lateralRoots, longitudinalRoots, nameLateral, nameLongitudinal, type HandlingLine, type Mode } from '../flight';
-import { controlLoads, firstFlight, groundGeometry, groundRemarks, hoverShare, internalFit, piecesOf, schoolsOf, thrustLine, thrustMoment, warpEffect, type ControlLoad, type FirstFlight, type Fit, type GroundGeometry, type GroundRemark, type HoverShare, type Piece, type School, type ThrustLine, type WarpEffect } from '../layout';
+import {
+  dragAt,
+  dimensional,
+  handlingOf,
+  lateralRoots,
+  longitudinalRoots,
+  nameLateral,
+  nameLongitudinal,
+  type HandlingLine,
+  type Mode,
+} from '../flight';
+import {
+  controlLoads,
+  firstFlight,
+  groundGeometry,
+  groundRemarks,
+  hoverShare,
+  internalFit,
+  piecesOf,
+  schoolsOf,
+  thrustLine,
+  thrustMoment,
+  warpEffect,
+  type ControlLoad,
+  type FirstFlight,
+  type Fit,
+  type GroundGeometry,
+  type GroundRemark,
+  type HoverShare,
+  type Piece,
+  type School,
+  type ThrustLine,
+  type WarpEffect,
+} from '../layout';
 import { cgPath, loadedState } from '../mass';
 import { DomainError } from '../numeric';
 import { parasiteItems, towedLine, type DragItem, type TowShape } from '../drag';
-import { derivativesOf, inducedDrag, liftShares, linearAero, momentAbout, planformOf, rollStroke, sectionLimits, solveLattice, solveTrim, stripSections, sweepStall, type Derivatives, type LinearAero, type StallSweep, type SweepCase, type TrimState } from '../surface';
+import {
+  derivativesOf,
+  inducedDrag,
+  liftShares,
+  linearAero,
+  momentAbout,
+  planformOf,
+  rollStroke,
+  sectionLimits,
+  solveLattice,
+  solveTrim,
+  stripSections,
+  sweepStall,
+  type Derivatives,
+  type LinearAero,
+  type StallSweep,
+  type SweepCase,
+  type TrimState,
+} from '../surface';
 import { entryOf, type Ledger } from './ledger';
 import { prepare, type Prepared, type StepCache } from './prepare';
 
-export interface StateRow { loading: string; name: string; mass: number; cgX: number; cgSpread: number; ixx: number; iyy: number; izz: number; margin: number; yaw: number; extraDrag: number; hover: boolean; inside: boolean }
+export interface StateRow {
+  loading: string;
+  name: string;
+  mass: number;
+  cgX: number;
+  cgSpread: number;
+  ixx: number;
+  iyy: number;
+  izz: number;
+  margin: number;
+  yaw: number;
+  extraDrag: number;
+  hover: boolean;
+  inside: boolean;
+}
 
 export interface LayoutReport {
   loading: string;
-  /** speed and lift the numbers hold for [m/s] */ speed: number; CL: number;
+  /** speed and lift the numbers hold for [m/s] */ speed: number;
+  CL: number;
   reference: { area: number; chord: number; span: number; x: number };
   cg: { x: number; z: number };
   neutralX: number;
   trim: TrimState & { control: 'control' | 'incidence' | 'none' };
-  /** where it flies with the controls in line: lift coefficient and speed [m/s]; null when no lift trims it */ handsOff: { CL: number; alpha: number; speed: number } | null;
-  /** moment about the CG by angle of attack, controls in line [rad, -] */ moment: { alpha: number[]; cm: number[]; cl: number[] };
+  /** where it flies with the controls in line: lift coefficient and speed [m/s]; null when no lift trims it */ handsOff: {
+    CL: number;
+    alpha: number;
+    speed: number;
+  } | null;
+  /** moment about the CG by angle of attack, controls in line [rad, -] */ moment: {
+    alpha: number[];
+    cm: number[];
+    cl: number[];
+  };
   /** Cm at no lift: must be above zero for a tailless aircraft to trim */ momentAtNoLift: number;
   shares: Record<string, number>;
   induced: number;
-  derivatives: Derivatives; modes: Mode[]; handling: HandlingLine[];
-  stall: StallSweep; stallCase: SweepCase; ailerons: { surface: string; from: number; to: number; kind: string }[];
-  schools: School[]; first: FirstFlight;
-  controls: ControlLoad[]; thrust: ThrustLine | null;
-  ground: GroundGeometry | null; groundRemarks: GroundRemark[];
-  /** standing on its wheels: height of the wing over its span, lift slope and induced drag over those in free air */ inGround: { height: number; slope: number; induced: number } | null;
-  fit: Fit[]; pieces: Piece[]; hover: HoverShare | null; warp: WarpEffect | null;
-  states: StateRow[]; /** id and why */ worst: { loading: string; sentence: string } | null;
+  derivatives: Derivatives;
+  modes: Mode[];
+  handling: HandlingLine[];
+  stall: StallSweep;
+  stallCase: SweepCase;
+  ailerons: { surface: string; from: number; to: number; kind: string }[];
+  schools: School[];
+  first: FirstFlight;
+  controls: ControlLoad[];
+  thrust: ThrustLine | null;
+  ground: GroundGeometry | null;
+  groundRemarks: GroundRemark[];
+  /** standing on its wheels: height of the wing over its span, lift slope and induced drag over those in free air */ inGround: {
+    height: number;
+    slope: number;
+    induced: number;
+  } | null;
+  fit: Fit[];
+  pieces: Piece[];
+  hover: HoverShare | null;
+  warp: WarpEffect | null;
+  states: StateRow[];
+  /** id and why */ worst: { loading: string; sentence: string } | null;
   path: { count: number; mass: number; x: number; z: number }[];
-  drag: DragItem[]; tow: TowShape | null;
+  drag: DragItem[];
+  tow: TowShape | null;
 }
 
 function aeroOf(prep: Prepared, cal: Calibration): LinearAero {
@@ -46,7 +135,8 @@ function aeroOf(prep: Prepared, cal: Calibration): LinearAero {
 
 /** Hands-off lift: moment about the CG zero with the controls in line. */
 function handsOffAt(aero: LinearAero, x: number): { CL: number; alpha: number } | null {
-  const c = aero.sol.coefficients, m = momentAbout(aero, x);
+  const c = aero.sol.coefficients,
+    m = momentAbout(aero, x);
   if (!(Math.abs(m.slope) > 1e-6)) return null;
   const alpha = -m.zero / m.slope;
   return { alpha, CL: c.cl0 + c.clAlpha * alpha };
@@ -56,31 +146,91 @@ function stateRows(design: Design, ledger: Ledger, growth: number): StateRow[] {
   const at = (id: string, l: string) => entryOf(ledger, id, l)?.value ?? NaN;
   return design.loadings.map((l) => {
     const s = loadedState(design, l, 'best', growth);
-    return { loading: l.id, name: l.name, mass: s.mass, cgX: s.x, cgSpread: s.sigmaX, ixx: s.ixx, iyy: s.iyy, izz: s.izz, margin: at('staticMargin', l.id), yaw: at('yawStiffness', l.id), extraDrag: (l.addedDrag ?? 0) + (l.towed?.dragArea ?? 0), hover: l.hover ?? false, inside: l.hover === true || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6) };
+    return {
+      loading: l.id,
+      name: l.name,
+      mass: s.mass,
+      cgX: s.x,
+      cgSpread: s.sigmaX,
+      ixx: s.ixx,
+      iyy: s.iyy,
+      izz: s.izz,
+      margin: at('staticMargin', l.id),
+      yaw: at('yawStiffness', l.id),
+      extraDrag: (l.addedDrag ?? 0) + (l.towed?.dragArea ?? 0),
+      hover: l.hover ?? false,
+      inside: l.hover === true || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
+    };
   });
 }
 
 function worstState(design: Design, rows: readonly StateRow[]): LayoutReport['worst'] {
   const flying = rows.filter((r) => !r.hover && Number.isFinite(r.margin));
   if (flying.length === 0) return null;
-  const least = flying.reduce((a, r) => (r.margin < a.margin ? r : a)), wag = flying.reduce((a, r) => (r.yaw < a.yaw ? r : a));
+  const least = flying.reduce((a, r) => (r.margin < a.margin ? r : a)),
+    wag = flying.reduce((a, r) => (r.yaw < a.yaw ? r : a));
   const { marginMin, marginMax } = design.flight;
   const most = flying.reduce((a, r) => (r.margin > a.margin ? r : a));
   const pct = (v: number) => `${(100 * v).toFixed(1)} %`;
-  if (least.margin < marginMin) return { loading: least.loading, sentence: `Worst state: ${least.name}, static margin ${pct(least.margin)} of at least ${pct(marginMin)}.` };
-  if (most.margin > marginMax) return { loading: most.loading, sentence: `Worst state: ${most.name}, nose-heavy with a static margin of ${pct(most.margin)}.` };
-  if (wag.yaw < 0.03) return { loading: wag.loading, sentence: `Worst state: ${wag.name}, weathercocks weakly (Cnβ ${wag.yaw.toFixed(3)}).` };
-  return { loading: least.loading, sentence: `Least margin: ${least.name}, ${pct(least.margin)}; all states are inside.` };
+  if (least.margin < marginMin)
+    return {
+      loading: least.loading,
+      sentence: `Worst state: ${least.name}, static margin ${pct(least.margin)} of at least ${pct(marginMin)}.`,
+    };
+  if (most.margin > marginMax)
+    return {
+      loading: most.loading,
+      sentence: `Worst state: ${most.name}, nose-heavy with a static margin of ${pct(most.margin)}.`,
+    };
+  if (wag.yaw < 0.03)
+    return {
+      loading: wag.loading,
+      sentence: `Worst state: ${wag.name}, weathercocks weakly (Cnβ ${wag.yaw.toFixed(3)}).`,
+    };
+  return {
+    loading: least.loading,
+    sentence: `Least margin: ${least.name}, ${pct(least.margin)}; all states are inside.`,
+  };
 }
 
-function modesOf(prep: Prepared, loading: Loading, design: Design, d: Derivatives, speed: number, cal: Calibration): Mode[] {
+function modesOf(
+  prep: Prepared,
+  loading: Loading,
+  design: Design,
+  d: Derivatives,
+  speed: number,
+  cal: Calibration,
+): Mode[] {
   const s = loadedState(design, loading, 'best', cal.mean[FACTOR_IDS.indexOf('massGrowth')]);
-  const table = prep.dragTables.get(loading.id)!, rho = prep.air.density, q = 0.5 * rho * speed * speed, S = prep.wing.area, W = s.mass * G0;
+  const table = prep.dragTables.get(loading.id)!,
+    rho = prep.air.density,
+    q = 0.5 * rho * speed * speed,
+    S = prep.wing.area,
+    W = s.mass * G0;
   const one = { dragArea: 1, induced: 1 };
-  const at = dragAt(table, speed, W, rho, one), up = dragAt(table, speed, W * 1.05, rho, one);
-  const CL = W / (q * S), CD = at.total / (q * S), CDalpha = ((up.total - at.total) / (q * S) / (0.05 * CL)) * d.CLalpha;
-  const dims = dimensional(d, { mass: s.mass, ixx: s.ixx, iyy: s.iyy, izz: s.izz, density: rho, speed, area: S, chord: prep.wing.mac, span: prep.wing.span, CL, CD, CDalpha });
-  return [...nameLongitudinal(longitudinalRoots(dims.longitudinal, G0)), ...nameLateral(lateralRoots(dims.lateral, G0))];
+  const at = dragAt(table, speed, W, rho, one),
+    up = dragAt(table, speed, W * 1.05, rho, one);
+  const CL = W / (q * S),
+    CD = at.total / (q * S),
+    CDalpha = ((up.total - at.total) / (q * S) / (0.05 * CL)) * d.CLalpha;
+  const dims = dimensional(d, {
+    mass: s.mass,
+    ixx: s.ixx,
+    iyy: s.iyy,
+    izz: s.izz,
+    density: rho,
+    speed,
+    area: S,
+    chord: prep.wing.mac,
+    span: prep.wing.span,
+    CL,
+    CD,
+    CDalpha,
+  });
+  return [
+    ...nameLongitudinal(longitudinalRoots(dims.longitudinal, G0)),
+    ...nameLateral(lateralRoots(dims.lateral, G0)),
+  ];
 }
 
 const ROLL_KINDS = ['aileron', 'elevon', 'flaperon'];
@@ -90,65 +240,174 @@ const ROLL_KINDS = ['aileron', 'elevon', 'flaperon'];
  * @param speed [m/s]; the lap speed of the state where left out
  * @throws DomainError when the ledger stopped, or the loading is unknown
  */
-export function layoutReport(brief: Brief, design: Design, cal: Calibration, ledger: Ledger, loadingId: string, cache: StepCache, options: { stall?: 'level' | 'sideslip' | 'rolling' | 'turn'; speed?: number } = {}): LayoutReport {
+export function layoutReport(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  ledger: Ledger,
+  loadingId: string,
+  cache: StepCache,
+  options: { stall?: 'level' | 'sideslip' | 'rolling' | 'turn'; speed?: number } = {},
+): LayoutReport {
   const loading = design.loadings.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
-  const prep = prepare(brief, design, cache), aero = aeroOf(prep, cal), sol = prep.lattice;
-  const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')], state = loadedState(design, loading, 'best', growth);
-  const rho = prep.air.density, nu = prep.air.viscosity / rho, S = prep.wing.area, W = state.mass * G0;
+  const prep = prepare(brief, design, cache),
+    aero = aeroOf(prep, cal),
+    sol = prep.lattice;
+  const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')],
+    state = loadedState(design, loading, 'best', growth);
+  const rho = prep.air.density,
+    nu = prep.air.viscosity / rho,
+    S = prep.wing.area,
+    W = state.mass * G0;
   const value = (id: string, at: string) => entryOf(ledger, id, at)?.value;
   const vs = value('stallSpeed', loading.id) ?? Math.sqrt((2 * W) / (rho * S * 1.2));
   const speed = options.speed ?? Math.max(1.05 * vs, value('lapSpeed', loading.id) ?? 1.4 * vs);
   const CL = W / (0.5 * rho * speed * speed * S);
   // the thrust that holds this speed turns the aircraft about its CG, too
-  const pull = design.power.unpowered ? 0 : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, { dragArea: cal.mean[FACTOR_IDS.indexOf('dragArea')], induced: cal.mean[FACTOR_IDS.indexOf('induced')] }).total;
-  const trim = solveTrim(aero, CL, state.x, thrustMoment(design, pull, 0.5 * rho * speed * speed, S, prep.wing.mac, { x: state.x, z: state.z }).cm);
+  const pull = design.power.unpowered
+    ? 0
+    : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, {
+        dragArea: cal.mean[FACTOR_IDS.indexOf('dragArea')],
+        induced: cal.mean[FACTOR_IDS.indexOf('induced')],
+      }).total;
+  const trim = solveTrim(
+    aero,
+    CL,
+    state.x,
+    thrustMoment(design, pull, 0.5 * rho * speed * speed, S, prep.wing.mac, { x: state.x, z: state.z }).cm,
+  );
   const shift = cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1;
-  const d = derivativesOf(sol, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, prep.body, shift);
+  const d = derivativesOf(
+    sol,
+    { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
+    prep.body,
+    shift,
+  );
   const modes = modesOf(prep, loading, design, d, speed, cal);
-  const ailerons = design.surfaces.flatMap((s) => s.controls.filter((c) => ROLL_KINDS.includes(c.kind)).map((c) => ({ surface: s.id, from: c.from, to: c.to, kind: c.kind })));
+  const ailerons = design.surfaces.flatMap((s) =>
+    s.controls
+      .filter((c) => ROLL_KINDS.includes(c.kind))
+      .map((c) => ({ surface: s.id, from: c.from, to: c.to, kind: c.kind })),
+  );
   const rollers = design.surfaces.flatMap((s) => s.controls.filter((c) => ROLL_KINDS.includes(c.kind)));
-  const stroke = rollers.length > 0 ? rollStroke(sol, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, d, Math.max(...rollers.map((c) => c.maxDeflection)), Math.min(...rollers.map((c) => c.differential ?? 1))) : null;
-  const how: SweepCase = options.stall === 'sideslip' ? { kind: 'sideslip', beta: (10 * Math.PI) / 180 } : options.stall === 'rolling' ? { kind: 'rolling', helix: 0.05 } : options.stall === 'turn' ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho } : { kind: 'level' };
-  const sections = stripSections(prep.coupled, prep.polars, (c) => (vs * c) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]);
+  const stroke =
+    rollers.length > 0
+      ? rollStroke(
+          sol,
+          { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
+          d,
+          Math.max(...rollers.map((c) => c.maxDeflection)),
+          Math.min(...rollers.map((c) => c.differential ?? 1)),
+        )
+      : null;
+  const how: SweepCase =
+    options.stall === 'sideslip'
+      ? { kind: 'sideslip', beta: (10 * Math.PI) / 180 }
+      : options.stall === 'rolling'
+        ? { kind: 'rolling', helix: 0.05 }
+        : options.stall === 'turn'
+          ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho }
+          : { kind: 'level' };
+  const sections = stripSections(
+    prep.coupled,
+    prep.polars,
+    (c) => (vs * c) / nu,
+    cal.mean[FACTOR_IDS.indexOf('clMax')],
+  );
   const stall = sweepStall({ coupled: prep.coupled, sections, design, aero, x: state.x, z: state.z }, how);
-  const free = handsOffAt(aero, state.x), c = sol.coefficients, about = momentAbout(aero, state.x);
+  const free = handsOffAt(aero, state.x),
+    c = sol.coefficients,
+    about = momentAbout(aero, state.x);
   const alphas = Array.from({ length: 25 }, (_, i) => ((i - 6) * Math.PI) / 180);
-  const q = 0.5 * rho * speed * speed, fast = value('topSpeed', loading.id) ?? value('lapSpeed', loading.id) ?? speed, qFast = 0.5 * rho * Math.max(fast, speed) ** 2;
+  const q = 0.5 * rho * speed * speed,
+    fast = value('topSpeed', loading.id) ?? value('lapSpeed', loading.id) ?? speed,
+    qFast = 0.5 * rho * Math.max(fast, speed) ** 2;
   const rows = stateRows(design, ledger, growth);
   const limits = { forward: value('cgForward', 'all')!, aft: value('cgAft', 'all')! };
   const ground = groundGeometry(design, { x: state.x, z: state.z });
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const thickness = (id: string) => prep.facts.get(id)?.thickness ?? 0.1;
   return {
-    loading: loading.id, speed, CL,
-    reference: { area: S, chord: prep.wing.mac, span: prep.wing.span, x: sol.refX }, cg: { x: state.x, z: state.z }, neutralX: aero.neutralX,
+    loading: loading.id,
+    speed,
+    CL,
+    reference: { area: S, chord: prep.wing.mac, span: prep.wing.span, x: sol.refX },
+    cg: { x: state.x, z: state.z },
+    neutralX: aero.neutralX,
     trim: { ...trim, control: sol.pitchControl },
     handsOff: free && free.CL > 0.02 ? { ...free, speed: Math.sqrt((2 * W) / (rho * S * free.CL)) } : null,
-    moment: { alpha: alphas, cm: alphas.map((a) => about.zero + about.slope * a), cl: alphas.map((a) => c.cl0 + c.clAlpha * a) },
+    moment: {
+      alpha: alphas,
+      cm: alphas.map((a) => about.zero + about.slope * a),
+      cl: alphas.map((a) => c.cl0 + c.clAlpha * a),
+    },
     momentAtNoLift: c.cm0 - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
-    induced: dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, { dragArea: 1, induced: cal.mean[FACTOR_IDS.indexOf('induced')] }).induced / (q * S),
-    derivatives: d, modes, handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, stroke),
-    stall, stallCase: how, ailerons,
-    schools: schoolsOf(design, aero, Array.from(sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]))),
+    induced:
+      dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, {
+        dragArea: 1,
+        induced: cal.mean[FACTOR_IDS.indexOf('induced')],
+      }).induced /
+      (q * S),
+    derivatives: d,
+    modes,
+    handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, stroke),
+    stall,
+    stallCase: how,
+    ailerons,
+    schools: schoolsOf(
+      design,
+      aero,
+      Array.from(
+        sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]),
+      ),
+    ),
     first: firstFlight(design, limits, state.x),
     controls: controlLoads(design, qFast, trim.alpha, G0),
-    thrust: thrustLine(design, value('staticThrust', 'all') ?? 0, q, S, prep.wing.mac, { x: state.x, z: state.z }, d),
-    ground, groundRemarks: ground ? groundRemarks(ground, design.rotors?.length || design.power.unpowered ? 0 : Math.max(0, 0.85 * stall.alphaStall - wing.incidence)) : [],
+    thrust: thrustLine(
+      design,
+      value('staticThrust', 'all') ?? 0,
+      q,
+      S,
+      prep.wing.mac,
+      { x: state.x, z: state.z },
+      d,
+    ),
+    ground,
+    groundRemarks: ground
+      ? groundRemarks(
+          ground,
+          design.rotors?.length || design.power.unpowered
+            ? 0
+            : Math.max(0, 0.85 * stall.alphaStall - wing.incidence),
+        )
+      : [],
     inGround: ground ? groundEffect(design, prep) : null,
-    fit: internalFit(design), pieces: piecesOf(design, thickness), hover: hoverShare(design, state), warp: warpEffect(design, prep.coupled, d, { speed, density: rho, g: G0 }),
-    states: rows, worst: worstState(design, rows), path: cgPath(design, loading, growth),
-    drag: parasiteItems(design, speed, nu, loading), tow: loading.towed ? towedLine(loading.towed, speed, rho) : null,
+    fit: internalFit(design),
+    pieces: piecesOf(design, thickness),
+    hover: hoverShare(design, state),
+    warp: warpEffect(design, prep.coupled, d, { speed, density: rho, g: G0 }),
+    states: rows,
+    worst: worstState(design, rows),
+    path: cgPath(design, loading, growth),
+    drag: parasiteItems(design, speed, nu, loading),
+    tow: loading.towed ? towedLine(loading.towed, speed, rho) : null,
   };
 }
 
 /** The lattice over a ground plane at wheel height against the free one, at one lift coefficient. */
 function groundEffect(design: Design, prep: Prepared): LayoutReport['inGround'] {
-  const lowest = Math.min(...design.wheels!.map((w) => w.z)), wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
+  const lowest = Math.min(...design.wheels!.map((w) => w.z)),
+    wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   if (!(wing.macZ - lowest > 0.02 * wing.span)) return null;
-  const near = solveLattice(design, prep.contours, 1, -lowest), free = prep.lattice;
+  const near = solveLattice(design, prep.contours, 1, -lowest),
+    free = prep.lattice;
   const drag = (l: typeof free) => inducedDrag(l, l.alpha) / l.coefficients.clAlpha ** 2;
-  return { height: (wing.macZ - lowest) / wing.span, slope: near.coefficients.clAlpha / free.coefficients.clAlpha, induced: drag(near) / drag(free) };
+  return {
+    height: (wing.macZ - lowest) / wing.span,
+    slope: near.coefficients.clAlpha / free.coefficients.clAlpha,
+    induced: drag(near) / drag(free),
+  };
 }

@@ -24,7 +24,10 @@ export interface LedgerCurve {
   /** standard uncertainty of y, where it was propagated */ readonly sigma: readonly number[] | null;
 }
 
-export interface Fix { readonly label: string; readonly changes: readonly { path: string; value: unknown }[] }
+export interface Fix {
+  readonly label: string;
+  readonly changes: readonly { path: string; value: unknown }[];
+}
 
 export interface Finding {
   readonly station: 'brief' | 'shape' | 'sections' | 'balance' | 'power' | 'structure' | 'flight' | 'score';
@@ -48,7 +51,10 @@ export const keyOf = (id: string, state: string) => `${id}@${state}`;
 
 /** Entry of a quantity in a state; quantities of the whole design answer for every state. */
 export function entryOf(ledger: Ledger, id: string, state: string): LedgerEntry | undefined {
-  return ledger.entries.find((e) => e.id === id && e.state === state) ?? ledger.entries.find((e) => e.id === id && e.state === 'all');
+  return (
+    ledger.entries.find((e) => e.id === id && e.state === state) ??
+    ledger.entries.find((e) => e.id === id && e.state === 'all')
+  );
 }
 
 export function curveOf(ledger: Ledger, id: string, state: string): LedgerCurve | undefined {

@@ -9,10 +9,25 @@ import { entryOf } from './ledger';
 import { quantityDef } from './quantities';
 
 const USUAL: Record<string, [lo: number, hi: number]> = {
-  wingSpan: [0.15, 6], aspectRatio: [2, 25], meanChord: [0.03, 0.9], tailVolume: [0.25, 2.2], finVolume: [0.012, 0.1],
-  mass: [0.002, 30], wingLoading: [0.05, 20], staticThrust: [0.5, 300], staticCurrent: [1, 200], staticRpm: [150, 2600],
-  stallSpeed: [0.7, 20], topSpeed: [6, 70], climbRate: [0.3, 30], glideRatio: [4, 30], thrustToWeight: [0.15, 3], powerToWeight: [30, 1000],
-  clMax: [0.7, 2.4], tipDeflection: [0, 0.3], lapTime: [4, 600],
+  wingSpan: [0.15, 6],
+  aspectRatio: [2, 25],
+  meanChord: [0.03, 0.9],
+  tailVolume: [0.25, 2.2],
+  finVolume: [0.012, 0.1],
+  mass: [0.002, 30],
+  wingLoading: [0.05, 20],
+  staticThrust: [0.5, 300],
+  staticCurrent: [1, 200],
+  staticRpm: [150, 2600],
+  stallSpeed: [0.7, 20],
+  topSpeed: [6, 70],
+  climbRate: [0.3, 30],
+  glideRatio: [4, 30],
+  thrustToWeight: [0.15, 3],
+  powerToWeight: [30, 1000],
+  clMax: [0.7, 2.4],
+  tipDeflection: [0, 0.3],
+  lapTime: [4, 600],
 };
 
 function slipOf(value: number, lo: number, hi: number): string {
@@ -27,25 +42,52 @@ function rangeQuestions(ledger: Ledger): Finding[] {
     const def = quantityDef(id);
     if (!e || !def) return [];
     const show = (v: number) => formatQuantity(v, e.kind as KindName, 'metric');
-    return [{ station: def.station, severity: 'ask' as const, state: e.state, fix: null, sentence: `${def.name} comes out at ${show(e.value)}; usual for this kind of aircraft is ${show(lo)} to ${show(hi)}.${slipOf(e.value, lo, hi)}` }];
+    return [
+      {
+        station: def.station,
+        severity: 'ask' as const,
+        state: e.state,
+        fix: null,
+        sentence: `${def.name} comes out at ${show(e.value)}; usual for this kind of aircraft is ${show(lo)} to ${show(hi)}.${slipOf(e.value, lo, hi)}`,
+      },
+    ];
   });
 }
 
 /** Claims of one design that cannot both be true. */
 function contradictions(design: Design): Finding[] {
   const out: Finding[] = [];
-  const ask = (station: Finding['station'], sentence: string) => out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
+  const ask = (station: Finding['station'], sentence: string) =>
+    out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
   const { battery, motor, esc, unpowered } = design.power;
   if (!unpowered) {
-  const pack = design.items.filter((i) => i.group === 'battery').reduce((s, i) => s + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0);
-  const wh = (battery.capacity * battery.series * 3.7) / 3600;
-  if (pack > 0 && !(wh / pack >= 90 && wh / pack <= 260)) ask('power', `The pack holds ${wh.toFixed(0)} Wh and weighs ${(pack * 1000).toFixed(0)} g: ${(wh / pack).toFixed(0)} Wh/kg, where lithium packs give 120 to 220. One of the two numbers is off.`);
-  const cellMilliohm = battery.cellResistance * 1000, ampHours = battery.capacity / 3600 / battery.parallel;
-  if (cellMilliohm * ampHours > 120 || cellMilliohm * ampHours < 3) ask('power', `A cell of ${ampHours.toFixed(1)} Ah with ${cellMilliohm.toFixed(1)} mΩ is unusual; ${(20 / ampHours).toFixed(0)} mΩ would be ordinary.`);
-  if (motor.resistance * motor.noLoadCurrent > 2) ask('power', 'Motor resistance times no-load current exceeds 2 V: check that the resistance was entered in milliohms.');
-  if (esc.maxCurrent > motor.maxCurrent * 6) ask('power', 'The controller is rated six times the motor: check the two limits.');
+    const pack = design.items
+      .filter((i) => i.group === 'battery')
+      .reduce((s, i) => s + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0);
+    const wh = (battery.capacity * battery.series * 3.7) / 3600;
+    if (pack > 0 && !(wh / pack >= 90 && wh / pack <= 260))
+      ask(
+        'power',
+        `The pack holds ${wh.toFixed(0)} Wh and weighs ${(pack * 1000).toFixed(0)} g: ${(wh / pack).toFixed(0)} Wh/kg, where lithium packs give 120 to 220. One of the two numbers is off.`,
+      );
+    const cellMilliohm = battery.cellResistance * 1000,
+      ampHours = battery.capacity / 3600 / battery.parallel;
+    if (cellMilliohm * ampHours > 120 || cellMilliohm * ampHours < 3)
+      ask(
+        'power',
+        `A cell of ${ampHours.toFixed(1)} Ah with ${cellMilliohm.toFixed(1)} mΩ is unusual; ${(20 / ampHours).toFixed(0)} mΩ would be ordinary.`,
+      );
+    if (motor.resistance * motor.noLoadCurrent > 2)
+      ask(
+        'power',
+        'Motor resistance times no-load current exceeds 2 V: check that the resistance was entered in milliohms.',
+      );
+    if (esc.maxCurrent > motor.maxCurrent * 6)
+      ask('power', 'The controller is rated six times the motor: check the two limits.');
   }
-  for (const s of design.sections) if (s.shape.kind === 'naca4' && Number(s.shape.digits.slice(2)) > 21) ask('sections', `Section ${s.name} is ${s.shape.digits.slice(2)} % thick; is that meant?`);
+  for (const s of design.sections)
+    if (s.shape.kind === 'naca4' && Number(s.shape.digits.slice(2)) > 21)
+      ask('sections', `Section ${s.name} is ${s.shape.digits.slice(2)} % thick; is that meant?`);
   return out;
 }
 
@@ -57,7 +99,15 @@ function sumChecks(design: Design, ledger: Ledger): Finding[] {
     const off = w.mass - e.value;
     if (Math.abs(off) <= Math.max(0.004 * w.mass, 0.0005)) return [];
     const name = design.loadings.find((l) => l.id === w.loading)?.name ?? w.loading;
-    return [{ station: 'balance' as const, severity: 'look' as const, state: w.loading, fix: null, sentence: `The parts add up to ${(e.value * 1000).toFixed(0)} g in ${name}, the scale says ${(w.mass * 1000).toFixed(0)} g: ${Math.abs(off * 1000).toFixed(0)} g ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.` }];
+    return [
+      {
+        station: 'balance' as const,
+        severity: 'look' as const,
+        state: w.loading,
+        fix: null,
+        sentence: `The parts add up to ${(e.value * 1000).toFixed(0)} g in ${name}, the scale says ${(w.mass * 1000).toFixed(0)} g: ${Math.abs(off * 1000).toFixed(0)} g ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.`,
+      },
+    ];
   });
 }
 

@@ -8,33 +8,98 @@ import type { Fix, Ledger } from './ledger';
 import { flyRubber } from './powerValues';
 import { prepare, type StepCache } from './prepare';
 
-export interface SwapEffect { fix: Fix; /** numbers before and after, in the order of the ledger */ changes: { id: string; state: string; before: number; after: number; sigma: number }[]; findings: string[] }
+export interface SwapEffect {
+  fix: Fix;
+  /** numbers before and after, in the order of the ledger */ changes: {
+    id: string;
+    state: string;
+    before: number;
+    after: number;
+    sigma: number;
+  }[];
+  findings: string[];
+}
 
 /** Fits a part of the swap set on paper. @throws DomainError for an unknown part */
-export function fitSwap(brief: Brief, design: Design, cal: Calibration, ledger: Ledger, swap: Swap, cache: StepCache): SwapEffect {
+export function fitSwap(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  ledger: Ledger,
+  swap: Swap,
+  cache: StepCache,
+): SwapEffect {
   const fix: Fix = { label: `Fit ${swap.label}`, changes: fitChanges(design, swap) };
   const next = fix.changes.reduce((d, c) => setPath(d, c.path, c.value), design);
   const after = assess(brief, next, cal, cache);
-  const old = new Map(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value])), had = new Set(ledger.findings.map((f) => f.sentence));
+  const old = new Map(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value])),
+    had = new Set(ledger.findings.map((f) => f.sentence));
   return {
     fix,
-    changes: after.entries.flatMap((e) => { const before = old.get(`${e.id}@${e.state}`); return before === undefined || Math.abs(e.value - before) <= 1e-3 * Math.max(Math.abs(before), 1e-9) ? [] : [{ id: e.id, state: e.state, before, after: e.value, sigma: e.sigma }]; }),
-    findings: after.findings.filter((f) => !had.has(f.sentence) && f.severity !== 'ask').map((f) => f.sentence),
+    changes: after.entries.flatMap((e) => {
+      const before = old.get(`${e.id}@${e.state}`);
+      return before === undefined || Math.abs(e.value - before) <= 1e-3 * Math.max(Math.abs(before), 1e-9)
+        ? []
+        : [{ id: e.id, state: e.state, before, after: e.value, sigma: e.sigma }];
+    }),
+    findings: after.findings
+      .filter((f) => !had.has(f.sentence) && f.severity !== 'ask')
+      .map((f) => f.sentence),
   };
 }
 
-export interface Trial { values: { id: string; state: string; value: number; sigma: number }[]; thrust: { x: number[]; y: number[] } | null; findings: string[]; stopped: string | null }
+export interface Trial {
+  values: { id: string; state: string; value: number; sigma: number }[];
+  thrust: { x: number[]; y: number[] } | null;
+  findings: string[];
+  stopped: string | null;
+}
 
 /** A design with changes, assessed: its numbers, its full-throttle curve and what is wrong with its power, flight and balance, the worst first. */
-export function tryChanges(brief: Brief, design: Design, cal: Calibration, changes: readonly { path: string; value: unknown }[], cache: StepCache): Trial {
-  const next = changes.reduce((d, c) => setPath(d, c.path, c.value), design), l = assess(brief, next, cal, cache), thrust = l.curves.find((c) => c.id === 'thrust');
-  return { values: l.entries.map((e) => ({ id: e.id, state: e.state, value: e.value, sigma: e.sigma })), thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null, findings: l.findings.filter((f) => ['power', 'flight', 'balance'].includes(f.station) && f.severity !== 'ask').sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop')).map((f) => f.sentence), stopped: l.stopped };
+export function tryChanges(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  changes: readonly { path: string; value: unknown }[],
+  cache: StepCache,
+): Trial {
+  const next = changes.reduce((d, c) => setPath(d, c.path, c.value), design),
+    l = assess(brief, next, cal, cache),
+    thrust = l.curves.find((c) => c.id === 'thrust');
+  return {
+    values: l.entries.map((e) => ({ id: e.id, state: e.state, value: e.value, sigma: e.sigma })),
+    thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null,
+    findings: l.findings
+      .filter((f) => ['power', 'flight', 'balance'].includes(f.station) && f.severity !== 'ask')
+      .sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop'))
+      .map((f) => f.sentence),
+    stopped: l.stopped,
+  };
 }
 
 /** @throws DomainError when the design has no rubber motor or the state is unknown */
-export function rubberAdvice(brief: Brief, design: Design, cal: Calibration, loadingId: string, cache: StepCache): RubberTrial[] {
-  const r = design.power.rubber, loading = design.loadings.find((l) => l.id === loadingId);
+export function rubberAdvice(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  loadingId: string,
+  cache: StepCache,
+): RubberTrial[] {
+  const r = design.power.rubber,
+    loading = design.loadings.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
-  const prep = prepare(brief, design, cache), f = factorsOf(cal.mean), state = loadedState(design, loading, 'best', f.massGrowth), table = prep.dragTables.get(loading.id)!;
-  return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) => flyRubber(design, prep, f, loading, state.mass, table, { motor, flare, blades: pitch === r.propeller.pitch && flare > 0 === r.flare > 0 ? prep.rubberBlades! : flaringCurves({ ...r.propeller, pitch }, prep.usual, flare) }));
+  const prep = prepare(brief, design, cache),
+    f = factorsOf(cal.mean),
+    state = loadedState(design, loading, 'best', f.massGrowth),
+    table = prep.dragTables.get(loading.id)!;
+  return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) =>
+    flyRubber(design, prep, f, loading, state.mass, table, {
+      motor,
+      flare,
+      blades:
+        pitch === r.propeller.pitch && flare > 0 === r.flare > 0
+          ? prep.rubberBlades!
+          : flaringCurves({ ...r.propeller, pitch }, prep.usual, flare),
+    }),
+  );
 }

@@ -5,87 +5,310 @@
  */
 import { G0, type Air } from '../air';
 import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
-import { climbGlide, dragAt, glideRange, sinkAt, slopeWindow, type ClimbGlide, type PointModel, type SlopeWindow } from '../flight';
+import {
+  climbGlide,
+  dragAt,
+  glideRange,
+  sinkAt,
+  slopeWindow,
+  type ClimbGlide,
+  type PointModel,
+  type SlopeWindow,
+} from '../flight';
 import { groundGeometry } from '../layout';
 import { loadedState, type MassState } from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
-import { buildDrive, CHEMISTRY, controllerItem, dethermalizerTime, discArea, driveChain, hoverPoint, idleDragArea, isFitted, itemOfKind, joinPacks, labelText, MEAN_SOC, operate, operateForThrust, packInUse, packOf, packVolts, pitchSpeed, rotorCruisePower, rubberMotor, simulateDischarge, solarArray, solarDay, staticCard, supplyReport, thinned, torqueRoll, transition, weakRotor, type Discharge, type Drive, type DriveChain, type HoverPoint, type MatchTask, type RubberMotor, type RubberRow, type SolarArray, type SolarDay, type StaticCard, type SupplyReport, type TorqueRoll, type Transition, type WeakRotor } from '../power';
+import {
+  buildDrive,
+  CHEMISTRY,
+  controllerItem,
+  dethermalizerTime,
+  discArea,
+  driveChain,
+  hoverPoint,
+  idleDragArea,
+  isFitted,
+  itemOfKind,
+  joinPacks,
+  labelText,
+  MEAN_SOC,
+  operate,
+  operateForThrust,
+  packInUse,
+  packOf,
+  packVolts,
+  pitchSpeed,
+  rotorCruisePower,
+  rubberMotor,
+  simulateDischarge,
+  solarArray,
+  solarDay,
+  staticCard,
+  supplyReport,
+  thinned,
+  torqueRoll,
+  transition,
+  weakRotor,
+  type Discharge,
+  type Drive,
+  type DriveChain,
+  type HoverPoint,
+  type MatchTask,
+  type RubberMotor,
+  type RubberRow,
+  type SolarArray,
+  type SolarDay,
+  type StaticCard,
+  type SupplyReport,
+  type TorqueRoll,
+  type Transition,
+  type WeakRotor,
+} from '../power';
 import { derivativesOf, solveTrim, linearAero } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
 import { flyRubber, hasRubber, liftDrive } from './powerValues';
 import { prepare, type Prepared, type StepCache } from './prepare';
 
-export interface SpeedRow { speed: number; full: { thrust: number; current: number; omega: number }; /** each link's share that gets through */ motor: number; propeller: number; overall: number; hold: { current: number; duty: number } | null }
-export interface ThrottleRow { throttle: number; thrust: number; current: number; omega: number; power: number }
-export interface RubberReport { motor: Omit<RubberMotor, 'torqueAt'>; curve: { turns: number; torque: number }[]; rows: RubberRow[]; time: number; peak: number; motorRun: number | null; turnsLeft: number; launchOmega: number; meanOmega: number; touched: number | null; end: string; /** [s]; null without wind or field */ dethermalizer: number | null; remarks: string[] }
-export interface HoverReport { point: HoverPoint; rotors: number; weak: WeakRotor | null; lost: WeakRotor | null; transition: Transition | null; changeSpeed: number; sentences: string[]; compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null }
-export interface GlideReport { stall: number; sinkSpeed: number; sink: number; glideSpeed: number; ratio: number; fast: number; /** from 100 m against 0, 3, 6, 9 m/s */ reach: { wind: number; distance: number; speed: number }[]; /** to 100 m and down again; null without motor or climb */ cycle: ClimbGlide | null; /** on a slope of 20 degrees */ slope: SlopeWindow | null; polar: { speed: number; sink: number }[] }
-export interface SwapRow { id: string; kind: string; label: string; mass: number; weighed: boolean; fitted: boolean; cgShift: number; massShift: number; text: string }
+export interface SpeedRow {
+  speed: number;
+  full: { thrust: number; current: number; omega: number };
+  /** each link's share that gets through */ motor: number;
+  propeller: number;
+  overall: number;
+  hold: { current: number; duty: number } | null;
+}
+export interface ThrottleRow {
+  throttle: number;
+  thrust: number;
+  current: number;
+  omega: number;
+  power: number;
+}
+export interface RubberReport {
+  motor: Omit<RubberMotor, 'torqueAt'>;
+  curve: { turns: number; torque: number }[];
+  rows: RubberRow[];
+  time: number;
+  peak: number;
+  motorRun: number | null;
+  turnsLeft: number;
+  launchOmega: number;
+  meanOmega: number;
+  touched: number | null;
+  end: string;
+  /** [s]; null without wind or field */ dethermalizer: number | null;
+  remarks: string[];
+}
+export interface HoverReport {
+  point: HoverPoint;
+  rotors: number;
+  weak: WeakRotor | null;
+  lost: WeakRotor | null;
+  transition: Transition | null;
+  changeSpeed: number;
+  sentences: string[];
+  compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
+}
+export interface GlideReport {
+  stall: number;
+  sinkSpeed: number;
+  sink: number;
+  glideSpeed: number;
+  ratio: number;
+  fast: number;
+  /** from 100 m against 0, 3, 6, 9 m/s */ reach: { wind: number; distance: number; speed: number }[];
+  /** to 100 m and down again; null without motor or climb */ cycle: ClimbGlide | null;
+  /** on a slope of 20 degrees */ slope: SlopeWindow | null;
+  polar: { speed: number; sink: number }[];
+}
+export interface SwapRow {
+  id: string;
+  kind: string;
+  label: string;
+  mass: number;
+  weighed: boolean;
+  fitted: boolean;
+  cgShift: number;
+  massShift: number;
+  text: string;
+}
 
 export interface PowerReport {
-  loading: string; kind: 'electric' | 'rubber' | 'glider';
+  loading: string;
+  kind: 'electric' | 'rubber' | 'glider';
   chain: { still: DriveChain; flight: DriveChain; full: DriveChain; speed: number } | null;
   cards: { still: StaticCard; flight: StaticCard } | null;
-  speeds: SpeedRow[]; throttles: ThrottleRow[];
+  speeds: SpeedRow[];
+  throttles: ThrottleRow[];
   discharge: { flight: Discharge; full: Discharge } | null;
   volts: { printed: number; full: number; half: number; loaded: number; least: number } | null;
   idle: { windmilling: number; stopped: number; folded: number | null } | null;
   glide: GlideReport;
   /** largest propeller that still clears the ground by 25 mm [m] */ largestPropeller: number | null;
-  pitchSpeed: number | null; stalledBlade: number | null; from: string | null;
+  pitchSpeed: number | null;
+  stalledBlade: number | null;
+  from: string | null;
   torque: TorqueRoll | null;
-  rubber: RubberReport | null; hover: HoverReport | null;
+  rubber: RubberReport | null;
+  hover: HoverReport | null;
   solar: { array: SolarArray; day: SolarDay; load: number } | null;
-  supply: SupplyReport | null; packs: string[]; phases: PhasePlan | null; claims: string[]; swaps: SwapRow[];
+  supply: SupplyReport | null;
+  packs: string[];
+  phases: PhasePlan | null;
+  claims: string[];
+  swaps: SwapRow[];
   match: MatchTask | null;
 }
 
-interface Scene { brief: Brief; design: Design; prep: Prepared; f: Factors; ledger: Ledger; loading: Loading; state: MassState; drive: Drive | null; lift: Drive | null; speed: number; stall: number; drag(speed: number, lift?: number): number }
+interface Scene {
+  brief: Brief;
+  design: Design;
+  prep: Prepared;
+  f: Factors;
+  ledger: Ledger;
+  loading: Loading;
+  state: MassState;
+  drive: Drive | null;
+  lift: Drive | null;
+  speed: number;
+  stall: number;
+  drag(speed: number, lift?: number): number;
+}
 
 const CLEARANCE = 0.025;
 
 /** @throws DomainError when the ledger stopped, or the loading is unknown */
-export function powerReport(brief: Brief, design: Design, cal: Calibration, ledger: Ledger, loadingId: string, cache: StepCache): PowerReport {
+export function powerReport(
+  brief: Brief,
+  design: Design,
+  cal: Calibration,
+  ledger: Ledger,
+  loadingId: string,
+  cache: StepCache,
+): PowerReport {
   const loading = design.loadings.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
-  const prep = prepare(brief, design, cache), f = factorsOf(cal.mean), air = prep.air;
+  const prep = prepare(brief, design, cache),
+    f = factorsOf(cal.mean),
+    air = prep.air;
   const drive = prep.thruster ? buildDrive(design.power, air.density, f, prep.thruster) : null;
-  const state = loadedState(design, loading, 'best', f.massGrowth), table = prep.dragTables.get(loading.id)!;
+  const state = loadedState(design, loading, 'best', f.massGrowth),
+    table = prep.dragTables.get(loading.id)!;
   const s: Scene = {
-    brief, design, prep, f, ledger, loading, state, drive, lift: liftDrive(design, air.density, f, prep.lifter, drive),
-    speed: entryOf(ledger, 'lapSpeed', loading.id)!.value, stall: entryOf(ledger, 'stallSpeed', loading.id)!.value,
+    brief,
+    design,
+    prep,
+    f,
+    ledger,
+    loading,
+    state,
+    drive,
+    lift: liftDrive(design, air.density, f, prep.lifter, drive),
+    speed: entryOf(ledger, 'lapSpeed', loading.id)!.value,
+    stall: entryOf(ledger, 'stallSpeed', loading.id)!.value,
     drag: (v, lift = state.mass * G0) => dragAt(table, v, lift, air.density, f).total,
   };
   const { rubber } = design.power;
   return {
-    loading: loading.id, kind: drive ? 'electric' : rubber ? 'rubber' : 'glider',
+    loading: loading.id,
+    kind: drive ? 'electric' : rubber ? 'rubber' : 'glider',
     ...electricPart(s),
-    torque: drive ? torqueOf(s, drive) : null, glide: glidePart(s),
-    rubber: rubber && hasRubber(design, loading) ? rubberPart(s) : null, hover: s.lift ? hoverPart(s, s.lift) : null, solar: solarPart(s),
+    torque: drive ? torqueOf(s, drive) : null,
+    glide: glidePart(s),
+    rubber: rubber && hasRubber(design, loading) ? rubberPart(s) : null,
+    hover: s.lift ? hoverPart(s, s.lift) : null,
+    solar: solarPart(s),
     supply: design.power.supply ? supplyReport(design.power.supply, design.power.battery.chemistry) : null,
-    packs: packRemarks(design), phases: phasesPart(s), claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
-    swaps: swapRows(s), match: drive ? matchTask(s, drive) : null,
+    packs: packRemarks(design),
+    phases: phasesPart(s),
+    claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
+    swaps: swapRows(s),
+    match: drive ? matchTask(s, drive) : null,
   };
 }
 
-function electricPart(s: Scene): Pick<PowerReport, 'chain' | 'cards' | 'speeds' | 'throttles' | 'discharge' | 'volts' | 'idle' | 'largestPropeller' | 'pitchSpeed' | 'stalledBlade' | 'from'> {
-  const { drive: d, prep, design, state, speed } = s, { air } = prep;
-  if (!d) return { chain: null, cards: null, speeds: [], throttles: [], discharge: null, volts: null, idle: null, largestPropeller: null, pitchSpeed: null, stalledBlade: null, from: null };
-  const limits = { escCurrent: design.power.esc.maxCurrent, wireArea: design.power.wire?.area ?? null, soundSpeed: air.soundSpeed, air: air.temperature };
-  const still = operate(d, 1, 0), need = s.drag(speed), hold = operateForThrust(d, need, speed), full = operate(d, 1, speed);
+function electricPart(
+  s: Scene,
+): Pick<
+  PowerReport,
+  | 'chain'
+  | 'cards'
+  | 'speeds'
+  | 'throttles'
+  | 'discharge'
+  | 'volts'
+  | 'idle'
+  | 'largestPropeller'
+  | 'pitchSpeed'
+  | 'stalledBlade'
+  | 'from'
+> {
+  const { drive: d, prep, design, state, speed } = s,
+    { air } = prep;
+  if (!d)
+    return {
+      chain: null,
+      cards: null,
+      speeds: [],
+      throttles: [],
+      discharge: null,
+      volts: null,
+      idle: null,
+      largestPropeller: null,
+      pitchSpeed: null,
+      stalledBlade: null,
+      from: null,
+    };
+  const limits = {
+    escCurrent: design.power.esc.maxCurrent,
+    wireArea: design.power.wire?.area ?? null,
+    soundSpeed: air.soundSpeed,
+    air: air.temperature,
+  };
+  const still = operate(d, 1, 0),
+    need = s.drag(speed),
+    hold = operateForThrust(d, need, speed),
+    full = operate(d, 1, speed);
   return {
-    chain: { still: driveChain(d, still, 0, limits), flight: driveChain(d, hold, speed, limits), full: driveChain(d, full, speed, limits), speed },
-    cards: { still: staticCard(d, state.mass, 0, air.soundSpeed, G0), flight: staticCard(d, state.mass, speed, air.soundSpeed, G0) },
+    chain: {
+      still: driveChain(d, still, 0, limits),
+      flight: driveChain(d, hold, speed, limits),
+      full: driveChain(d, full, speed, limits),
+      speed,
+    },
+    cards: {
+      still: staticCard(d, state.mass, 0, air.soundSpeed, G0),
+      flight: staticCard(d, state.mass, speed, air.soundSpeed, G0),
+    },
     speeds: Array.from({ length: 22 }, (_, i) => speedRow(s, d, (1.45 * Math.max(speed, s.stall) * i) / 21)),
-    throttles: Array.from({ length: 19 }, (_, i) => { const throttle = 0.1 + 0.05 * i, o = operate(d, throttle, 0); return { throttle, thrust: o.thrust, current: o.current, omega: o.omega, power: o.power }; }),
-    discharge: { flight: shortened(simulateDischarge(d, [{ seconds: 7200, speed, thrust: need }], air.temperature, 1, 5)), full: shortened(simulateDischarge(d, [{ seconds: 3600, speed: 0, throttle: 1 }], air.temperature, 1, 2)) },
-    volts: { printed: d.pack.nominal, full: d.pack.full, half: packVolts(d, MEAN_SOC), loaded: still.voltage, least: d.pack.least },
+    throttles: Array.from({ length: 19 }, (_, i) => {
+      const throttle = 0.1 + 0.05 * i,
+        o = operate(d, throttle, 0);
+      return { throttle, thrust: o.thrust, current: o.current, omega: o.omega, power: o.power };
+    }),
+    discharge: {
+      flight: shortened(
+        simulateDischarge(d, [{ seconds: 7200, speed, thrust: need }], air.temperature, 1, 5),
+      ),
+      full: shortened(
+        simulateDischarge(d, [{ seconds: 3600, speed: 0, throttle: 1 }], air.temperature, 1, 2),
+      ),
+    },
+    volts: {
+      printed: d.pack.nominal,
+      full: d.pack.full,
+      half: packVolts(d, MEAN_SOC),
+      loaded: still.voltage,
+      least: d.pack.least,
+    },
     idle: d.curve.from === 'fan' ? null : idleDragArea(d.curve),
     largestPropeller: largestPropeller(s, d),
-    pitchSpeed: pitchSpeed(d.curve.size, still.omega), stalledBlade: d.curve.from === 'blade elements' ? d.curve.stalled : null, from: d.curve.from === 'table' ? d.curve.size.table!.name : d.curve.from,
+    pitchSpeed: pitchSpeed(d.curve.size, still.omega),
+    stalledBlade: d.curve.from === 'blade elements' ? d.curve.stalled : null,
+    from: d.curve.from === 'table' ? d.curve.size.table!.name : d.curve.from,
   };
 }
 
@@ -96,9 +319,17 @@ function largestPropeller(s: Scene, d: Drive): number | null {
 }
 
 function speedRow(s: Scene, d: Drive, v: number): SpeedRow {
-  const o = operate(d, 1, v), inMotor = o.power - d.avionics * o.voltage;
+  const o = operate(d, 1, v),
+    inMotor = o.power - d.avionics * o.voltage;
   const hold = v > 0.95 * s.stall ? operateForThrust(d, s.drag(v), v) : null;
-  return { speed: v, full: { thrust: o.thrust, current: o.current, omega: o.omega }, motor: o.shaftPower / Math.max(inMotor, 1e-9), propeller: o.shaftPower > 0 ? Math.max(0, (o.thrust * v) / o.shaftPower) : 0, overall: Math.max(0, o.efficiency), hold: hold && hold.duty <= 1 ? { current: hold.current, duty: hold.duty } : null };
+  return {
+    speed: v,
+    full: { thrust: o.thrust, current: o.current, omega: o.omega },
+    motor: o.shaftPower / Math.max(inMotor, 1e-9),
+    propeller: o.shaftPower > 0 ? Math.max(0, (o.thrust * v) / o.shaftPower) : 0,
+    overall: Math.max(0, o.efficiency),
+    hold: hold && hold.duty <= 1 ? { current: hold.current, duty: hold.duty } : null,
+  };
 }
 
 function shortened(d: Discharge): Discharge {
@@ -108,116 +339,277 @@ function shortened(d: Discharge): Discharge {
 
 /** At full throttle just above the stall, where torque is felt most. */
 function torqueOf(s: Scene, d: Drive): TorqueRoll {
-  const v = 1.2 * s.stall, { prep, design, state } = s, q = 0.5 * prep.air.density * v * v;
-  const o = operate(d, 1, v), aero = linearAero(prep.lattice, prep.bodySlope, s.f.neutralPoint - 1);
+  const v = 1.2 * s.stall,
+    { prep, design, state } = s,
+    q = 0.5 * prep.air.density * v * v;
+  const o = operate(d, 1, v),
+    aero = linearAero(prep.lattice, prep.bodySlope, s.f.neutralPoint - 1);
   const trim = solveTrim(aero, (state.mass * G0) / (q * prep.wing.area), state.x);
-  const roll = derivativesOf(prep.lattice, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, prep.body).Claileron;
-  const controls = design.surfaces.flatMap((x) => x.controls.filter((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)));
+  const roll = derivativesOf(
+    prep.lattice,
+    { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
+    prep.body,
+  ).Claileron;
+  const controls = design.surfaces.flatMap((x) =>
+    x.controls.filter((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)),
+  );
   const cancelled = d.inLine;
-  return torqueRoll(cancelled ? 0 : o.torque * d.count, { q, area: prep.wing.area, span: prep.wing.span, roll: controls.length ? roll : 0, most: Math.max(0, ...controls.map((c) => c.maxDeflection)), pusher: design.power.propeller.x > state.x, cancelled });
+  return torqueRoll(cancelled ? 0 : o.torque * d.count, {
+    q,
+    area: prep.wing.area,
+    span: prep.wing.span,
+    roll: controls.length ? roll : 0,
+    most: Math.max(0, ...controls.map((c) => c.maxDeflection)),
+    pusher: design.power.propeller.x > state.x,
+    cancelled,
+  });
 }
 
-const CYCLE_HEIGHT = 100, SLOPE = (20 * Math.PI) / 180;
+const CYCLE_HEIGHT = 100,
+  SLOPE = (20 * Math.PI) / 180;
 
 /** Power off: the propeller folded or taken off. */
 function glidePart(s: Scene): GlideReport {
-  const { prep, state, drive, ledger } = s, thrust = drive ? (v: number) => operate(drive, 1, v).thrust : () => 0;
-  const m: PointModel = { mass: state.mass, density: prep.air.density, area: prep.wing.area, clMax: entryOf(ledger, 'clMax', s.loading.id)!.value, drag: (v, n = 1) => s.drag(v, n * state.mass * G0), fullThrust: thrust };
-  const { reach, ...g } = glideRange(m), usable = (entryOf(ledger, 'usableEnergy', 'all')?.value ?? 0) * (1 - s.design.flight.reserve);
-  const climbing = drive ? operate(drive, 1, 1.35 * g.stall).power : 0, off = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0;
+  const { prep, state, drive, ledger } = s,
+    thrust = drive ? (v: number) => operate(drive, 1, v).thrust : () => 0;
+  const m: PointModel = {
+    mass: state.mass,
+    density: prep.air.density,
+    area: prep.wing.area,
+    clMax: entryOf(ledger, 'clMax', s.loading.id)!.value,
+    drag: (v, n = 1) => s.drag(v, n * state.mass * G0),
+    fullThrust: thrust,
+  };
+  const { reach, ...g } = glideRange(m),
+    usable = (entryOf(ledger, 'usableEnergy', 'all')?.value ?? 0) * (1 - s.design.flight.reserve);
+  const climbing = drive ? operate(drive, 1, 1.35 * g.stall).power : 0,
+    off = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0;
   return {
-    ...g, reach: [0, 3, 6, 9].map((wind) => ({ wind, ...reach(CYCLE_HEIGHT, wind) })), cycle: drive ? climbGlide(m, CYCLE_HEIGHT, { climb: climbing, off }, usable) : null, slope: slopeWindow(m, SLOPE),
-    polar: Array.from({ length: 25 }, (_, i) => { const speed = g.stall * (1.02 + 0.09 * i); return { speed, sink: sinkAt(m, speed) }; }),
+    ...g,
+    reach: [0, 3, 6, 9].map((wind) => ({ wind, ...reach(CYCLE_HEIGHT, wind) })),
+    cycle: drive ? climbGlide(m, CYCLE_HEIGHT, { climb: climbing, off }, usable) : null,
+    slope: slopeWindow(m, SLOPE),
+    polar: Array.from({ length: 25 }, (_, i) => {
+      const speed = g.stall * (1.02 + 0.09 * i);
+      return { speed, sink: sinkAt(m, speed) };
+    }),
   };
 }
 
 function rubberPart(s: Scene): RubberReport {
-  const { design, prep } = s, r = design.power.rubber!, table = prep.dragTables.get(s.loading.id)!;
+  const { design, prep } = s,
+    r = design.power.rubber!,
+    table = prep.dragTables.get(s.loading.id)!;
   const flight = flyRubber(design, prep, s.f, s.loading, s.state.mass, table);
   const { torqueAt, ...motor } = rubberMotor(r);
   const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
-  if (r.wound > 0.95) remarks.push('Over 95 % of the breaking turns: one in several motors breaks there; wear glasses, and keep it inside a tube.');
-  if (!r.lubricated) remarks.push('Dry rubber takes about three quarters of the turns and cuts itself: lubricate it.');
+  if (r.wound > 0.95)
+    remarks.push(
+      'Over 95 % of the breaking turns: one in several motors breaks there; wear glasses, and keep it inside a tube.',
+    );
+  if (!r.lubricated)
+    remarks.push('Dry rubber takes about three quarters of the turns and cuts itself: lubricate it.');
   return {
-    motor, curve: Array.from({ length: 41 }, (_, i) => { const turns = (motor.breakTurns * i) / 40; return { turns, torque: torqueAt(turns) }; }),
-    rows: thinned(flight), time: flight.time, peak: flight.peak, motorRun: flight.motorRun, turnsLeft: flight.turnsLeft, launchOmega: flight.launchOmega, meanOmega: flight.meanOmega, touched: flight.touched, end: flight.end,
-    dethermalizer: r.field !== null ? dethermalizerTime(r.field, s.brief.site.wind, 0.7 * flight.peak) : null, remarks,
+    motor,
+    curve: Array.from({ length: 41 }, (_, i) => {
+      const turns = (motor.breakTurns * i) / 40;
+      return { turns, torque: torqueAt(turns) };
+    }),
+    rows: thinned(flight),
+    time: flight.time,
+    peak: flight.peak,
+    motorRun: flight.motorRun,
+    turnsLeft: flight.turnsLeft,
+    launchOmega: flight.launchOmega,
+    meanOmega: flight.meanOmega,
+    touched: flight.touched,
+    end: flight.end,
+    dethermalizer: r.field !== null ? dethermalizerTime(r.field, s.brief.site.wind, 0.7 * flight.peak) : null,
+    remarks,
   };
 }
 
 const CHANGE = 1.2;
 
 function hoverPart(s: Scene, lift: Drive): HoverReport {
-  const { design, state } = s, law = design.power.lift?.law ?? 'duty', reserve = design.flight.reserve;
-  const point = hoverPoint(lift, state.mass, G0, law, reserve), W = state.mass * G0;
-  const arms = (design.rotors ?? []).map((r) => ({ x: r.x - state.x, y: r.y - state.y, most: point.maxThrust / lift.count }));
-  const weak = arms.length >= 3 ? weakRotor(arms, W, 0.7) : null, lost = arms.length >= 3 ? weakRotor(arms, W, 0) : null;
+  const { design, state } = s,
+    law = design.power.lift?.law ?? 'duty',
+    reserve = design.flight.reserve;
+  const point = hoverPoint(lift, state.mass, G0, law, reserve),
+    W = state.mass * G0;
+  const arms = (design.rotors ?? []).map((r) => ({
+    x: r.x - state.x,
+    y: r.y - state.y,
+    most: point.maxThrust / lift.count,
+  }));
+  const weak = arms.length >= 3 ? weakRotor(arms, W, 0.7) : null,
+    lost = arms.length >= 3 ? weakRotor(arms, W, 0) : null;
   const own = s.drive && s.drive !== lift ? s.drive : null;
-  const idleRotors = design.dragItems.filter((d) => /rotor/i.test(d.name)).reduce((a, d) => a + d.dragArea, 0);
-  const change = own ? transition(lift, own, { mass: state.mass, gravity: G0, stall: s.stall, margin: CHANGE, drag: (v, l) => s.drag(v, l), rotorDragArea: 1.5 * idleRotors }) : null;
+  const idleRotors = design.dragItems
+    .filter((d) => /rotor/i.test(d.name))
+    .reduce((a, d) => a + d.dragArea, 0);
+  const change = own
+    ? transition(lift, own, {
+        mass: state.mass,
+        gravity: G0,
+        stall: s.stall,
+        margin: CHANGE,
+        drag: (v, l) => s.drag(v, l),
+        rotorDragArea: 1.5 * idleRotors,
+      })
+    : null;
   const sentences: string[] = [];
-  if (weak) sentences.push(weak.margin < 1 ? `With one lift motor at 70 % it no longer holds itself level: ${weak.margin.toFixed(2)} of the weight.` : `With the worst lift motor at 70 % it still holds ${weak.margin.toFixed(2)} times its weight, level.`);
-  if (lost && lost.margin < 1) sentences.push('A lift motor that stops altogether is not survived in hover: land under the wing, or add rotors.');
-  if (change) sentences.push(change.status === 'done' ? `From hover to ${change.speed.toFixed(1)} m/s, ${CHANGE} times the stall speed, in ${change.time.toFixed(0)} s and ${change.distance.toFixed(0)} m for ${(change.energy / 3600).toFixed(1)} Wh. Change over only above ${(CHANGE * s.stall).toFixed(1)} m/s.` : `The cruise motor does not reach ${(CHANGE * s.stall).toFixed(1)} m/s, ${CHANGE} times the stall speed: it must not change over.`);
-  return { point, rotors: lift.count, weak, lost, transition: change, changeSpeed: CHANGE * s.stall, sentences, compare: own ? compareModes(s, lift, own, point, change, idleRotors) : null };
+  if (weak)
+    sentences.push(
+      weak.margin < 1
+        ? `With one lift motor at 70 % it no longer holds itself level: ${weak.margin.toFixed(2)} of the weight.`
+        : `With the worst lift motor at 70 % it still holds ${weak.margin.toFixed(2)} times its weight, level.`,
+    );
+  if (lost && lost.margin < 1)
+    sentences.push(
+      'A lift motor that stops altogether is not survived in hover: land under the wing, or add rotors.',
+    );
+  if (change)
+    sentences.push(
+      change.status === 'done'
+        ? `From hover to ${change.speed.toFixed(1)} m/s, ${CHANGE} times the stall speed, in ${change.time.toFixed(0)} s and ${change.distance.toFixed(0)} m for ${(change.energy / 3600).toFixed(1)} Wh. Change over only above ${(CHANGE * s.stall).toFixed(1)} m/s.`
+        : `The cruise motor does not reach ${(CHANGE * s.stall).toFixed(1)} m/s, ${CHANGE} times the stall speed: it must not change over.`,
+    );
+  return {
+    point,
+    rotors: lift.count,
+    weak,
+    lost,
+    transition: change,
+    changeSpeed: CHANGE * s.stall,
+    sentences,
+    compare: own ? compareModes(s, lift, own, point, change, idleRotors) : null,
+  };
 }
 
 /** The same distance on the wing and on the rotors, and what the stopped rotors and their motors cost the wing. */
-function compareModes(s: Scene, lift: Drive, cruise: Drive, point: HoverPoint, change: Transition | null, idleRotors: number): HoverReport['compare'] {
-  const { design, speed, state, prep } = s, plan = (design.phases ?? []).filter((p) => p.kind === 'cruise').reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
-  const distance = plan > 0 ? plan : 2000, seconds = distance / speed;
-  const drag = s.drag(speed), power = operateForThrust(cruise, drag, speed).power;
+function compareModes(
+  s: Scene,
+  lift: Drive,
+  cruise: Drive,
+  point: HoverPoint,
+  change: Transition | null,
+  idleRotors: number,
+): HoverReport['compare'] {
+  const { design, speed, state, prep } = s,
+    plan = (design.phases ?? [])
+      .filter((p) => p.kind === 'cruise')
+      .reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
+  const distance = plan > 0 ? plan : 2000,
+    seconds = distance / speed;
+  const drag = s.drag(speed),
+    power = operateForThrust(cruise, drag, speed).power;
   const q = 0.5 * prep.air.density * speed * speed;
   const carried = state.points.filter((p) => /lift/i.test(p.name)).reduce((a, p) => a + p.mass, 0);
   const light = s.drag(speed, (state.mass - carried) * G0) - q * idleRotors * s.f.dragArea;
   const without = operateForThrust(cruise, Math.max(0, light), speed).power;
   const areaOf = drag / q;
-  return { distance, speed, wing: power * seconds + 2 * (change?.status === 'done' ? change.energy : 0), rotors: rotorCruisePower(lift, state.mass, G0, speed, areaOf, point.overall) * seconds, unused: (power - without) * seconds };
+  return {
+    distance,
+    speed,
+    wing: power * seconds + 2 * (change?.status === 'done' ? change.energy : 0),
+    rotors: rotorCruisePower(lift, state.mass, G0, speed, areaOf, point.overall) * seconds,
+    unused: (power - without) * seconds,
+  };
 }
 
 function solarPart(s: Scene): PowerReport['solar'] {
   const { solar } = s.design.power;
   if (!solar) return null;
   const load = s.drive ? operateForThrust(s.drive, s.drag(slowSpeed(s)), slowSpeed(s)).power : 0;
-  const usable = entryOf(s.ledger, 'usableEnergy', 'all')?.value ?? packOf(s.design.power.battery).energy * s.design.power.battery.usable;
+  const usable =
+    entryOf(s.ledger, 'usableEnergy', 'all')?.value ??
+    packOf(s.design.power.battery).energy * s.design.power.battery.usable;
   return { array: solarArray(solar), day: solarDay(solar, load, usable, s.prep.air.temperature), load };
 }
 
 /** Where the least power holds it up, with a margin over the stall [m/s]. */
 function slowSpeed(s: Scene): number {
-  let best = 1.2 * s.stall, least = Infinity;
-  for (let k = 0; k < 12; k++) { const v = s.stall * (1.2 + 0.06 * k), p = s.drag(v) * v; if (p < least) { least = p; best = v; } }
+  let best = 1.2 * s.stall,
+    least = Infinity;
+  for (let k = 0; k < 12; k++) {
+    const v = s.stall * (1.2 + 0.06 * k),
+      p = s.drag(v) * v;
+    if (p < least) {
+      least = p;
+      best = v;
+    }
+  }
   return best;
 }
 
 function packRemarks(design: Design): string[] {
-  const { battery, second } = design.power, a = packOf(battery);
-  const listed = design.items.filter((i) => i.group === 'battery').reduce((m, i) => m + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0), usual = a.mass + (second ? packOf(second.battery).mass : 0);
-  const out = [`${a.series} cells in series${battery.parallel > 1 ? `, ${battery.parallel} in parallel` : ''}: ${a.nominal.toFixed(1)} V on the label, ${a.full.toFixed(1)} V off the charger, ${a.least.toFixed(1)} V the least under load.`];
-  out.push(`Such ${second ? 'packs weigh' : 'a pack weighs'} about ${(usual * 1000).toFixed(0)} g${listed > 0 ? `; the mass list has ${(listed * 1000).toFixed(0)} g` : ''}. ${CHEMISTRY[a.chemistry].care[0].toUpperCase()}${CHEMISTRY[a.chemistry].care.slice(1)}.`);
+  const { battery, second } = design.power,
+    a = packOf(battery);
+  const listed = design.items
+      .filter((i) => i.group === 'battery')
+      .reduce((m, i) => m + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0),
+    usual = a.mass + (second ? packOf(second.battery).mass : 0);
+  const out = [
+    `${a.series} cells in series${battery.parallel > 1 ? `, ${battery.parallel} in parallel` : ''}: ${a.nominal.toFixed(1)} V on the label, ${a.full.toFixed(1)} V off the charger, ${a.least.toFixed(1)} V the least under load.`,
+  ];
+  out.push(
+    `Such ${second ? 'packs weigh' : 'a pack weighs'} about ${(usual * 1000).toFixed(0)} g${listed > 0 ? `; the mass list has ${(listed * 1000).toFixed(0)} g` : ''}. ${CHEMISTRY[a.chemistry].care[0].toUpperCase()}${CHEMISTRY[a.chemistry].care.slice(1)}.`,
+  );
   if (!second) return out;
   const pair = joinPacks(a, packOf(second.battery), second.joined);
-  return pair.status === 'unsafe' ? [...out, pair.reason] : [...out, `Together ${pair.pack.cells} cells, ${(pair.pack.charge / 3600).toFixed(2)} Ah at ${pair.pack.nominal.toFixed(1)} V${second.joined === 'parallel' ? '; if one drops out the other carries the whole current' : '; if one fails, all power is gone'}.`, ...pair.remarks];
+  return pair.status === 'unsafe'
+    ? [...out, pair.reason]
+    : [
+        ...out,
+        `Together ${pair.pack.cells} cells, ${(pair.pack.charge / 3600).toFixed(2)} Ah at ${pair.pack.nominal.toFixed(1)} V${second.joined === 'parallel' ? '; if one drops out the other carries the whole current' : '; if one fails, all power is gone'}.`,
+        ...pair.remarks,
+      ];
 }
 
 function phasesPart(s: Scene): PhasePlan | null {
-  const { design, ledger, drive } = s, phases = design.phases;
+  const { design, ledger, drive } = s,
+    phases = design.phases;
   if (!phases?.length) return null;
   const usable = entryOf(ledger, 'usableEnergy', 'all')?.value ?? 0;
-  return phasePlan(phases.map((p) => ({ id: p.id, name: p.name, kind: p.kind, time: p.time, flown: p.flown, power: phasePower(s, p, drive) })), usable, design.flight.reserve);
+  return phasePlan(
+    phases.map((p) => ({
+      id: p.id,
+      name: p.name,
+      kind: p.kind,
+      time: p.time,
+      flown: p.flown,
+      power: phasePower(s, p, drive),
+    })),
+    usable,
+    design.flight.reserve,
+  );
 }
 
 type PhaseOf = NonNullable<Design['phases']>[number];
 
 /** Pack power of a phase [W]; null when the drive cannot hold it. */
 function phasePower(s: Scene, p: PhaseOf, drive: Drive | null): number | null {
-  const { design, prep, f, ledger } = s, l = design.loadings.find((x) => x.id === p.loading)!, state = loadedState(design, l, 'best', f.massGrowth);
-  const table = prep.dragTables.get(l.id)!, at = (v: number, lift = state.mass * G0) => dragAt(table, v, lift, prep.air.density, f).total;
-  const rest = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0, stall = entryOf(ledger, 'stallSpeed', l.id)!.value;
-  const held = (d: Drive, thrust: number, v: number) => { const o = operateForThrust(d, thrust, v); return o.duty <= 1 ? o.power : null; };
+  const { design, prep, f, ledger } = s,
+    l = design.loadings.find((x) => x.id === p.loading)!,
+    state = loadedState(design, l, 'best', f.massGrowth);
+  const table = prep.dragTables.get(l.id)!,
+    at = (v: number, lift = state.mass * G0) => dragAt(table, v, lift, prep.air.density, f).total;
+  const rest = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0,
+    stall = entryOf(ledger, 'stallSpeed', l.id)!.value;
+  const held = (d: Drive, thrust: number, v: number) => {
+    const o = operateForThrust(d, thrust, v);
+    return o.duty <= 1 ? o.power : null;
+  };
   if (p.kind === 'glide') return rest;
-  if (p.kind === 'hover' || p.kind === 'drop') { if (s.lift) return held(s.lift, state.mass * G0, 0); if (p.kind === 'hover') return null; }
-  if (p.kind === 'transition' && s.lift && drive) { const h = held(s.lift, 0.6 * state.mass * G0, 0); return h === null ? null : h + operate(drive, 1, 0.6 * stall).power; }
+  if (p.kind === 'hover' || p.kind === 'drop') {
+    if (s.lift) return held(s.lift, state.mass * G0, 0);
+    if (p.kind === 'hover') return null;
+  }
+  if (p.kind === 'transition' && s.lift && drive) {
+    const h = held(s.lift, 0.6 * state.mass * G0, 0);
+    return h === null ? null : h + operate(drive, 1, 0.6 * stall).power;
+  }
   if (!drive) return null;
   if (p.kind === 'climb') return operate(drive, 1, p.speed ?? 1.35 * stall).power;
   if (p.kind === 'ground') return p.speed === 0 ? rest : operate(drive, 1, p.speed ?? 0.7 * stall).power;
@@ -226,39 +618,101 @@ function phasePower(s: Scene, p: PhaseOf, drive: Drive | null): number | null {
 }
 
 function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
-  const { design, prep, ledger, drive, lift } = s, value = (id: string) => entryOf(ledger, id, 'all');
+  const { design, prep, ledger, drive, lift } = s,
+    value = (id: string) => entryOf(ledger, id, 'all');
   const still = value('staticThrust');
-  const masses = design.loadings.map((l) => loadedState(design, l, 'best', 1)).map((m, i) => m.mass - design.loadings[i].count * design.payload.unitMass);
+  const masses = design.loadings
+    .map((l) => loadedState(design, l, 'best', 1))
+    .map((m, i) => m.mass - design.loadings[i].count * design.payload.unitMass);
   return {
-    density: prep.air.density, emptyMass: Math.min(...masses), discArea: lift ? discArea(lift) : null,
-    still: drive && still ? { thrust: still.value, thrustSigma: still.sigma, current: value('staticCurrent')!.value, currentSigma: value('staticCurrent')!.sigma, omega: value('staticRpm')!.value } : null,
-    pitch: design.power.propeller.pitch, packCurrent: packInUse(design.power).maxCurrent, packEnergy: value('usableEnergy')?.value ?? 0,
-    cruisePower: drive ? operateForThrust(drive, s.drag(s.speed), s.speed).power : null, hoverPower: lift ? hoverPoint(lift, s.state.mass, G0, 'duty', 0).electric : null,
+    density: prep.air.density,
+    emptyMass: Math.min(...masses),
+    discArea: lift ? discArea(lift) : null,
+    still:
+      drive && still
+        ? {
+            thrust: still.value,
+            thrustSigma: still.sigma,
+            current: value('staticCurrent')!.value,
+            currentSigma: value('staticCurrent')!.sigma,
+            omega: value('staticRpm')!.value,
+          }
+        : null,
+    pitch: design.power.propeller.pitch,
+    packCurrent: packInUse(design.power).maxCurrent,
+    packEnergy: value('usableEnergy')?.value ?? 0,
+    cruisePower: drive ? operateForThrust(drive, s.drag(s.speed), s.speed).power : null,
+    hoverPower: lift ? hoverPoint(lift, s.state.mass, G0, 'duty', 0).electric : null,
   };
 }
 
 function swapRows(s: Scene): SwapRow[] {
   return (s.design.swaps ?? []).map((w) => {
-    const item = itemOfKind(s.design, w.kind), now = item && s.state.points.find((p) => p.id === item.id);
-    const mass = s.state.mass + w.mass - (now?.mass ?? 0), x = w.x ?? now?.x ?? 0;
+    const item = itemOfKind(s.design, w.kind),
+      now = item && s.state.points.find((p) => p.id === item.id);
+    const mass = s.state.mass + w.mass - (now?.mass ?? 0),
+      x = w.x ?? now?.x ?? 0;
     const moment = s.state.mass * s.state.x - (now ? now.mass * now.x : 0) + w.mass * x;
-    return { id: w.id, kind: w.kind, label: w.label, mass: w.mass, weighed: w.weighed, fitted: isFitted(s.design, w), cgShift: now ? moment / mass - s.state.x : 0, massShift: w.mass - (now?.mass ?? 0), text: labelText(w) };
+    return {
+      id: w.id,
+      kind: w.kind,
+      label: w.label,
+      mass: w.mass,
+      weighed: w.weighed,
+      fitted: isFitted(s.design, w),
+      cgShift: now ? moment / mass - s.state.x : 0,
+      massShift: w.mass - (now?.mass ?? 0),
+      text: labelText(w),
+    };
   });
 }
 
 /** What a match of parts is asked in this state: the airframe without its drive, and the brief's limits. */
 function matchTask(s: Scene, d: Drive): MatchTask {
-  const { design, brief, prep, state, f, ledger } = s, air: Air = prep.air, table = prep.dragTables.get(s.loading.id)!;
-  const out = new Set([itemOfKind(design, 'motor'), itemOfKind(design, 'propeller'), controllerItem(design)].map((i) => i?.id));
-  const driveMass = state.points.filter((p) => { const i = design.items.find((x) => x.id === p.id); return i && (out.has(i.id) || i.group === 'battery'); }).reduce((a, p) => a + p.mass, 0);
-  const v = Math.max(s.speed, 1.1 * s.stall), L = state.mass * G0, parts = dragAt(table, v, L, air.density, f), q = 0.5 * air.density * v * v;
-  const limit = (id: string) => brief.requirements.find((r) => r.quantity === id && r.op !== 'atLeast' && !r.wish)?.max ?? null;
+  const { design, brief, prep, state, f, ledger } = s,
+    air: Air = prep.air,
+    table = prep.dragTables.get(s.loading.id)!;
+  const out = new Set(
+    [itemOfKind(design, 'motor'), itemOfKind(design, 'propeller'), controllerItem(design)].map((i) => i?.id),
+  );
+  const driveMass = state.points
+    .filter((p) => {
+      const i = design.items.find((x) => x.id === p.id);
+      return i && (out.has(i.id) || i.group === 'battery');
+    })
+    .reduce((a, p) => a + p.mass, 0);
+  const v = Math.max(s.speed, 1.1 * s.stall),
+    L = state.mass * G0,
+    parts = dragAt(table, v, L, air.density, f),
+    q = 0.5 * air.density * v * v;
+  const limit = (id: string) =>
+    brief.requirements.find((r) => r.quantity === id && r.op !== 'atLeast' && !r.wish)?.max ?? null;
   return {
-    airframeMass: state.mass - driveMass, area: prep.wing.area, clMax: entryOf(ledger, 'clMax', s.loading.id)!.value, dragArea: (parts.parasite + parts.profile) / q, induced: (parts.induced * q) / L ** 2,
-    density: air.density, soundSpeed: air.soundSpeed, gravity: G0, avionics: design.power.avionicsCurrent, reserve: design.flight.reserve,
+    airframeMass: state.mass - driveMass,
+    area: prep.wing.area,
+    clMax: entryOf(ledger, 'clMax', s.loading.id)!.value,
+    dragArea: (parts.parasite + parts.profile) / q,
+    induced: (parts.induced * q) / L ** 2,
+    density: air.density,
+    soundSpeed: air.soundSpeed,
+    gravity: G0,
+    avionics: design.power.avionicsCurrent,
+    reserve: design.flight.reserve,
     factors: { thrust: f.thrust, electricalLoss: f.electricalLoss, capacity: f.capacity, torque: f.torque },
-    strip: brief.site.stripLength, wind: brief.site.wind, friction: brief.site.rollingFriction, groundCl: design.flight.groundCl, liftOffFactor: design.flight.liftOffFactor,
-    throttle: design.flight.lapThrottle, speed: Math.round(1.5 * s.stall),
-    limits: { diameter: largestPropeller(s, d), current: limit('staticCurrent'), mass: limit('mass'), climb: 2, time: brief.course.window, margin: 0.15 },
+    strip: brief.site.stripLength,
+    wind: brief.site.wind,
+    friction: brief.site.rollingFriction,
+    groundCl: design.flight.groundCl,
+    liftOffFactor: design.flight.liftOffFactor,
+    throttle: design.flight.lapThrottle,
+    speed: Math.round(1.5 * s.stall),
+    limits: {
+      diameter: largestPropeller(s, d),
+      current: limit('staticCurrent'),
+      mass: limit('mass'),
+      climb: 2,
+      time: brief.course.window,
+      margin: 0.15,
+    },
   };
 }

@@ -2,20 +2,47 @@
 import { G0 } from '../air';
 import type { Design, Factors, Loading } from '../design';
 import { dragAt, type DragTable } from '../flight';
-import { buildDrive, hoverPoint, rubberFlight, rubberMotor, type Drive, type FlaringCurves, type PropellerCurve, type RubberData, type RubberFlight } from '../power';
+import {
+  buildDrive,
+  hoverPoint,
+  rubberFlight,
+  rubberMotor,
+  type Drive,
+  type FlaringCurves,
+  type PropellerCurve,
+  type RubberData,
+  type RubberFlight,
+} from '../power';
 import type { Prepared } from './prepare';
 
 type Put = (id: string, x: number, remark?: string) => void;
 
 /** The rubber flight of one state. @param other motor and flare in place of the design's, the mass follows the motor; `open` takes the roof off */
-export function flyRubber(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, other: { motor?: RubberData; flare?: number; blades?: FlaringCurves; open?: boolean } = {}): RubberFlight {
-  const r = design.power.rubber!, motor = other.motor ?? r;
+export function flyRubber(
+  design: Design,
+  prep: Prepared,
+  f: Factors,
+  loading: Loading,
+  mass: number,
+  table: DragTable,
+  other: { motor?: RubberData; flare?: number; blades?: FlaringCurves; open?: boolean } = {},
+): RubberFlight {
+  const r = design.power.rubber!,
+    motor = other.motor ?? r;
   const { air, wing } = prep;
   return rubberFlight({
-    motor, blades: other.blades ?? prep.rubberBlades!, flare: other.flare ?? r.flare,
-    mass: mass + rubberMotor(motor).mass - rubberMotor(r).mass, area: wing.area, trimCl: r.trimCl, density: air.density, gravity: G0,
+    motor,
+    blades: other.blades ?? prep.rubberBlades!,
+    flare: other.flare ?? r.flare,
+    mass: mass + rubberMotor(motor).mass - rubberMotor(r).mass,
+    area: wing.area,
+    trimCl: r.trimCl,
+    density: air.density,
+    gravity: G0,
     drag: (speed, lift) => dragAt(table, speed, lift, air.density, f).total,
-    ceiling: other.open ? null : r.ceiling, thrustFactor: f.thrust, torqueFactor: f.torque,
+    ceiling: other.open ? null : r.ceiling,
+    thrustFactor: f.thrust,
+    torqueFactor: f.torque,
   });
 }
 
@@ -46,18 +73,43 @@ export function hasRubber(design: Design, loading: Loading): boolean {
 }
 
 /** The flight with and without the roof, flown once for the factors that bear on it. */
-function flights(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable): { flight: RubberFlight; free: RubberFlight } {
+function flights(
+  design: Design,
+  prep: Prepared,
+  f: Factors,
+  loading: Loading,
+  mass: number,
+  table: DragTable,
+): { flight: RubberFlight; free: RubberFlight } {
   const key = [loading.id, mass, f.thrust, f.torque, f.dragArea, f.induced].join(' ');
   const kept = prep.rubberFlights.get(key);
   if (kept) return kept;
-  const flight = flyRubber(design, prep, f, loading, mass, table), made = { flight, free: flight.touched !== null ? flyRubber(design, prep, f, loading, mass, table, { open: true }) : flight };
+  const flight = flyRubber(design, prep, f, loading, mass, table),
+    made = {
+      flight,
+      free:
+        flight.touched !== null ? flyRubber(design, prep, f, loading, mass, table, { open: true }) : flight,
+    };
   prep.rubberFlights.set(key, made);
   return made;
 }
 
-export function rubberValues(design: Design, prep: Prepared, f: Factors, loading: Loading, mass: number, table: DragTable, put: Put): void {
+export function rubberValues(
+  design: Design,
+  prep: Prepared,
+  f: Factors,
+  loading: Loading,
+  mass: number,
+  table: DragTable,
+  put: Put,
+): void {
   const { flight, free } = flights(design, prep, f, loading, mass, table);
-  const short = flight.end === 'does not fly' ? 'It does not hold itself up: more torque, less weight or more wing.' : flight.touched !== null ? 'It reaches the ceiling and stays under it; rafters end such flights.' : undefined;
+  const short =
+    flight.end === 'does not fly'
+      ? 'It does not hold itself up: more torque, less weight or more wing.'
+      : flight.touched !== null
+        ? 'It reaches the ceiling and stays under it; rafters end such flights.'
+        : undefined;
   put('flightTime', flight.time, short);
   // what it would reach: under the ceiling every launch has the same height, and a height learns nothing
   put('peakHeight', free.peak, flight.touched !== null ? 'The ceiling is below this.' : undefined);
@@ -66,9 +118,30 @@ export function rubberValues(design: Design, prep: Prepared, f: Factors, loading
 }
 
 /** Lift motors of a design as one drive; the cruise drive itself where its shafts tilt; null where nothing lifts. */
-export function liftDrive(design: Design, density: number, f: Parameters<typeof buildDrive>[2], lifter: PropellerCurve | null, cruise: Drive | null): Drive | null {
+export function liftDrive(
+  design: Design,
+  density: number,
+  f: Parameters<typeof buildDrive>[2],
+  lifter: PropellerCurve | null,
+  cruise: Drive | null,
+): Drive | null {
   const { lift, arrangement, battery, second, wire, avionicsCurrent } = design.power;
-  if (lift && lifter) return buildDrive({ battery, ...(second ? { second } : {}), ...(wire ? { wire } : {}), esc: lift.esc, motor: lift.motor, propeller: { ...lift.propeller, x: 0, z: 0 }, avionicsCurrent, arrangement: { count: Math.max(1, design.rotors?.length ?? 4), kind: 'apart', tilt: false } }, density, f, lifter);
+  if (lift && lifter)
+    return buildDrive(
+      {
+        battery,
+        ...(second ? { second } : {}),
+        ...(wire ? { wire } : {}),
+        esc: lift.esc,
+        motor: lift.motor,
+        propeller: { ...lift.propeller, x: 0, z: 0 },
+        avionicsCurrent,
+        arrangement: { count: Math.max(1, design.rotors?.length ?? 4), kind: 'apart', tilt: false },
+      },
+      density,
+      f,
+      lifter,
+    );
   return arrangement?.tilt ? cruise : null;
 }
 

@@ -5,11 +5,47 @@
 import { airAt, G0, type Air } from '../air';
 import type { Brief, Design, Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
-import { flaringCurves, propellerCurve, thrusterOf, type FlaringCurves, type PropellerCurve, type RubberFlight } from '../power';
+import {
+  flaringCurves,
+  propellerCurve,
+  thrusterOf,
+  type FlaringCurves,
+  type PropellerCurve,
+  type RubberFlight,
+} from '../power';
 import { buildDragTable, type DragTable } from '../flight';
 import { loadedState } from '../mass';
-import { contourFacts, modelOptions, modelPolar, modelPolars, polarKey, recallPolar, sectionModel, TABLE_POINTS, type Contour, type ContourFacts, type Polar, type PolarSet, type SectionModel } from '../section';
-import { bodySlopes, coupleStrips, derivativesOf, findLiftLimit, linearAero, planformOf, solveLattice, stripSections, sweepStall, type BodySlopes, type CoupledStrips, type LatticeSolution, type Planform, type StallSweep } from '../surface';
+import {
+  contourFacts,
+  modelOptions,
+  modelPolar,
+  modelPolars,
+  polarKey,
+  recallPolar,
+  sectionModel,
+  TABLE_POINTS,
+  type Contour,
+  type ContourFacts,
+  type Polar,
+  type PolarSet,
+  type SectionModel,
+} from '../section';
+import {
+  bodySlopes,
+  coupleStrips,
+  derivativesOf,
+  findLiftLimit,
+  linearAero,
+  planformOf,
+  solveLattice,
+  stripSections,
+  sweepStall,
+  type BodySlopes,
+  type CoupledStrips,
+  type LatticeSolution,
+  type Planform,
+  type StallSweep,
+} from '../surface';
 
 /** Results of earlier runs, by step and content. Owned by the caller. */
 export type StepCache = Map<string, unknown>;
@@ -36,19 +72,31 @@ export interface Prepared {
   /** strips coupled to their sections; made with the lattice */ coupled: CoupledStrips;
   bodySlope: number;
   body: BodySlopes;
-  /** side force and yawing moment by sideslip about the lattice's reference point */ yaw: { CYbeta: number; Cnbeta: number };
+  /** side force and yawing moment by sideslip about the lattice's reference point */ yaw: {
+    CYbeta: number;
+    Cnbeta: number;
+  };
   /** the stall with decambered strips in the heaviest state that flies */ stall: StallStep;
   /** by loading id */ dragTables: Map<string, DragTable>;
   /** coefficients of the propeller or fan; null where no electric motor is fitted */ thruster: PropellerCurve | null;
   /** of the lift rotors */ lifter: PropellerCurve | null;
   /** of the rubber motor's propeller */ rubberBlades: FlaringCurves | null;
-  /** flights on rubber of this assessment, by state and factors */ rubberFlights: Map<string, { flight: RubberFlight; free: RubberFlight }>;
+  /** flights on rubber of this assessment, by state and factors */ rubberFlights: Map<
+    string,
+    { flight: RubberFlight; free: RubberFlight }
+  >;
   /** a usual speed, at a lift coefficient of 0.6 in the heaviest state [m/s] */ usual: number;
   /** speeds of this aircraft over those of a usual one: below 1 for indoor models */ pace: number;
 }
 
 /** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
-export interface StallStep { /** largest lift of the sweep over the critical section's */ ratio: number; reserve: number | null; alphaStall: number; first: StallSweep['first']; rough: boolean }
+export interface StallStep {
+  /** largest lift of the sweep over the critical section's */ ratio: number;
+  reserve: number | null;
+  alphaStall: number;
+  first: StallSweep['first'];
+  rough: boolean;
+}
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
 export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
@@ -61,14 +109,22 @@ export function modelOf(section: Pick<Section, 'shape' | 'change'>, n?: number):
 }
 
 /** One polar that an assessment will want. */
-export interface PolarTask { key: string; section: Pick<Section, 'shape' | 'change'>; reynolds: number }
+export interface PolarTask {
+  key: string;
+  section: Pick<Section, 'shape' | 'change'>;
+  reynolds: number;
+}
 
 /** The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that cannot be drawn has none. */
 export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
   const out = new Map<string, PolarTask>();
   for (const { shape, change } of design.sections) {
     let model: SectionModel;
-    try { model = modelOf({ shape, change }, TABLE_POINTS); } catch { continue; }
+    try {
+      model = modelOf({ shape, change }, TABLE_POINTS);
+    } catch {
+      continue;
+    }
     if (model.flow.kind !== 'coupled') continue;
     for (const reynolds of POLAR_REYNOLDS) {
       const key = polarKey(model.flow.contour, reynolds, modelOptions(model));
@@ -86,14 +142,29 @@ export function computePolar(task: PolarTask): Polar {
 /** @throws DomainError from a section or a lattice that cannot be computed */
 export function prepare(brief: Brief, design: Design, cache: StepCache): Prepared {
   const air = airAt(brief.site.elevation, brief.site.temperature);
-  const contours = new Map<string, Contour>(), facts = new Map<string, ContourFacts>(), polars = new Map<string, PolarSet>();
+  const contours = new Map<string, Contour>(),
+    facts = new Map<string, ContourFacts>(),
+    polars = new Map<string, PolarSet>();
   for (const s of design.sections) {
     const inputs = [s.shape, s.change ?? null];
     const model = cached(cache, 'contour', inputs, () => modelOf(s, TABLE_POINTS));
     contours.set(s.id, model.outline);
-    facts.set(s.id, cached(cache, 'facts', inputs, () => contourFacts(model.outline)));
-    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () => modelPolars(model, model.flow.kind === 'coupled' ? POLAR_REYNOLDS : [...SHEET_REYNOLDS, ...POLAR_REYNOLDS]));
-    if (set.polars.length === 0) throw new DomainError('out-of-range', `no flow about section ${s.name} could be found; look at its outline`, { section: s.id });
+    facts.set(
+      s.id,
+      cached(cache, 'facts', inputs, () => contourFacts(model.outline)),
+    );
+    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () =>
+      modelPolars(
+        model,
+        model.flow.kind === 'coupled' ? POLAR_REYNOLDS : [...SHEET_REYNOLDS, ...POLAR_REYNOLDS],
+      ),
+    );
+    if (set.polars.length === 0)
+      throw new DomainError(
+        'out-of-range',
+        `no flow about section ${s.name} could be found; look at its outline`,
+        { section: s.id },
+      );
     polars.set(s.id, set);
   }
   const by = (role: 'wing' | 'tail' | 'fin') => design.surfaces.find((s) => s.role === role);
@@ -104,30 +175,77 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const drag = contentKey([shapes, design.body, design.pods ?? null, design.dragItems, air]);
   const lattice = cached(cache, 'lattice', shapes, () => solveLattice(design, contours));
   const coupled = cached(cache, 'coupled', shapes, () => coupleStrips(lattice));
-  const body = cached(cache, 'body', [shapes, design.body, design.pods ?? null], () => bodySlopes(design, lattice));
+  const body = cached(cache, 'body', [shapes, design.body, design.pods ?? null], () =>
+    bodySlopes(design, lattice),
+  );
   const bodySlope = body.pitch;
   const aero = linearAero(lattice, bodySlope, 0);
-  const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => { const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body); return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta }; });
-  const flying = design.loadings.filter((l) => !l.hover), heaviest = (flying.length > 0 ? flying : design.loadings).map((l) => loadedState(design, l, 'best', 1)).reduce((m, s) => (s.mass > m.mass ? s : m));
+  const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => {
+    const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body);
+    return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
+  });
+  const flying = design.loadings.filter((l) => !l.hover),
+    heaviest = (flying.length > 0 ? flying : design.loadings)
+      .map((l) => loadedState(design, l, 'best', 1))
+      .reduce((m, s) => (s.mass > m.mass ? s : m));
   // a little mass or a few millimetres do not need a new sweep
-  const at = { x: Math.round(heaviest.x * 200) / 200, loading: Number((heaviest.mass / wing.area).toPrecision(3)) };
-  const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () => stallStep(design, coupled, aero, polars, air, at));
+  const at = {
+    x: Math.round(heaviest.x * 200) / 200,
+    loading: Number((heaviest.mass / wing.area).toPrecision(3)),
+  };
+  const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () =>
+    stallStep(design, coupled, aero, polars, air, at),
+  );
   // a usual speed, at a lift coefficient of 0.6; much slower models get tables at their own speeds
-  const usual = Math.sqrt((2 * at.loading * G0) / (air.density * 0.6)), pace = usual < 4 ? usual / 12 : 1;
+  const usual = Math.sqrt((2 * at.loading * G0) / (air.density * 0.6)),
+    pace = usual < 4 ? usual / 12 : 1;
   const dragTables = new Map<string, DragTable>();
   for (const l of design.loadings) {
     const cgX = Math.round(loadedState(design, l, 'best', 1).x * 500) / 500;
-    dragTables.set(l.id, cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null, pace], () => buildDragTable(design, aero, cgX, polars, air, l, pace)));
+    dragTables.set(
+      l.id,
+      cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null, pace], () =>
+        buildDragTable(design, aero, cgX, polars, air, l, pace),
+      ),
+    );
   }
   const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
   const { lift, rubber } = design.power;
   const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
-  const rubberBlades = rubber ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () => flaringCurves(rubber.propeller, usual, rubber.flare)) : null;
-  return { air, contours, facts, polars, wing, tail, fin, lattice, coupled, bodySlope, body, yaw, stall, dragTables, thruster, lifter, rubberBlades, rubberFlights: new Map(), usual, pace };
+  const rubberBlades = rubber
+    ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () =>
+        flaringCurves(rubber.propeller, usual, rubber.flare),
+      )
+    : null;
+  return {
+    air,
+    contours,
+    facts,
+    polars,
+    wing,
+    tail,
+    fin,
+    lattice,
+    coupled,
+    bodySlope,
+    body,
+    yaw,
+    stall,
+    dragTables,
+    thruster,
+    lifter,
+    rubberBlades,
+    rubberFlights: new Map(),
+    usual,
+    pace,
+  };
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */
-export function thrusterFor(power: Pick<Design['power'], 'propeller' | 'fan'>, cache: StepCache): PropellerCurve {
+export function thrusterFor(
+  power: Pick<Design['power'], 'propeller' | 'fan'>,
+  cache: StepCache,
+): PropellerCurve {
   const { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = power.propeller;
   return cached(cache, 'thruster', [blades, power.fan ?? null], () => thrusterOf(power));
 }
@@ -136,13 +254,34 @@ export function thrusterFor(power: Pick<Design['power'], 'propeller' | 'fan'>, c
 const USUAL_RATIO = 1.08;
 
 /** @param at CG [m] and wing loading [kg/m2] */
-function stallStep(design: Design, coupled: CoupledStrips, aero: ReturnType<typeof linearAero>, polars: ReadonlyMap<string, PolarSet>, air: Air, at: { x: number; loading: number }): StallStep {
+function stallStep(
+  design: Design,
+  coupled: CoupledStrips,
+  aero: ReturnType<typeof linearAero>,
+  polars: ReadonlyMap<string, PolarSet>,
+  air: Air,
+  at: { x: number; loading: number },
+): StallStep {
   // Reynolds numbers at the stall speed of that state: once by a usual lift coefficient, then by its own
   const speedAt = (cl: number) => Math.sqrt((2 * at.loading * G0) / (air.density * Math.max(0.3, cl)));
   const reynoldsAt = (speed: number) => (chord: number) => (speed * chord * air.density) / air.viscosity;
-  const reynoldsOf = reynoldsAt(speedAt(USUAL_RATIO * findLiftLimit(aero, at.x, polars, reynoldsAt(speedAt(1.2)), 1).clMax));
-  const sweep = sweepStall({ coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 }, { kind: 'level' }, Math.PI / 180, undefined, Math.PI / 90);
+  const reynoldsOf = reynoldsAt(
+    speedAt(USUAL_RATIO * findLiftLimit(aero, at.x, polars, reynoldsAt(speedAt(1.2)), 1).clMax),
+  );
+  const sweep = sweepStall(
+    { coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 },
+    { kind: 'level' },
+    Math.PI / 180,
+    undefined,
+    Math.PI / 90,
+  );
   const critical = findLiftLimit(aero, at.x, polars, reynoldsOf, 1).clMax;
   const ratio = sweep.clMax / critical;
-  return { ratio: ratio > 0.7 && ratio < 1.6 ? ratio : 1, reserve: sweep.aileronReserve, alphaStall: sweep.alphaStall, first: sweep.first, rough: sweep.rough };
+  return {
+    ratio: ratio > 0.7 && ratio < 1.6 ? ratio : 1,
+    reserve: sweep.aileronReserve,
+    alphaStall: sweep.alphaStall,
+    first: sweep.first,
+    rough: sweep.rough,
+  };
 }

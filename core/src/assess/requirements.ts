@@ -24,15 +24,47 @@ function marginOf(r: Requirement, x: number): number {
 export function checkRequirements(brief: Brief, design: Design, ledger: Ledger): RequirementCheck[] {
   return brief.requirements.map((r) => {
     const def = quantityDef(r.quantity);
-    const states = r.state === 'all' ? design.loadings.filter((l) => !l.hover || r.quantity === 'mass').map((l) => l.id) : [r.state];
-    const found = states.flatMap((s) => { const e = entryOf(ledger, r.quantity, s); return e ? [e] : []; });
-    if (!def || found.length === 0) return { requirement: r, status: 'unknown' as const, state: r.state, value: NaN, sigma: 0, margin: NaN, sentence: `A requirement names “${r.quantity}” in “${r.state}”, which this design does not have.` };
+    const states =
+      r.state === 'all'
+        ? design.loadings.filter((l) => !l.hover || r.quantity === 'mass').map((l) => l.id)
+        : [r.state];
+    const found = states.flatMap((s) => {
+      const e = entryOf(ledger, r.quantity, s);
+      return e ? [e] : [];
+    });
+    if (!def || found.length === 0)
+      return {
+        requirement: r,
+        status: 'unknown' as const,
+        state: r.state,
+        value: NaN,
+        sigma: 0,
+        margin: NaN,
+        sentence: `A requirement names “${r.quantity}” in “${r.state}”, which this design does not have.`,
+      };
     const worst = found.reduce((a, e) => (marginOf(r, e.value) < marginOf(r, a.value) ? e : a));
     const margin = marginOf(r, worst.value);
-    const status = margin < 0 ? 'missed' as const : margin < worst.sigma ? 'unproven' as const : 'met' as const;
+    const status =
+      margin < 0 ? ('missed' as const) : margin < worst.sigma ? ('unproven' as const) : ('met' as const);
     const show = (x: number) => formatQuantity(x, def.kind, 'metric');
-    const limit = r.op === 'atLeast' ? `at least ${show(r.min!)}` : r.op === 'atMost' ? `at most ${show(r.max!)}` : `${show(r.min!)} to ${show(r.max!)}`;
-    const where = worst.state === 'all' ? '' : ` in ${design.loadings.find((l) => l.id === worst.state)?.name ?? worst.state}`;
-    return { requirement: r, status, state: worst.state, value: worst.value, sigma: worst.sigma, margin, sentence: `${def.name}${where} is ${show(worst.value)}; ${limit} is asked${r.rule ? ` (${r.rule})` : ''}.` };
+    const limit =
+      r.op === 'atLeast'
+        ? `at least ${show(r.min!)}`
+        : r.op === 'atMost'
+          ? `at most ${show(r.max!)}`
+          : `${show(r.min!)} to ${show(r.max!)}`;
+    const where =
+      worst.state === 'all'
+        ? ''
+        : ` in ${design.loadings.find((l) => l.id === worst.state)?.name ?? worst.state}`;
+    return {
+      requirement: r,
+      status,
+      state: worst.state,
+      value: worst.value,
+      sigma: worst.sigma,
+      margin,
+      sentence: `${def.name}${where} is ${show(worst.value)}; ${limit} is asked${r.rule ? ` (${r.rule})` : ''}.`,
+    };
   });
 }

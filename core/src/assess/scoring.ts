@@ -18,9 +18,13 @@ export function formulaNames(brief: Brief): NameTable {
 /** Why a loading cannot be flown as asked; empty when it can. */
 export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
   const out: string[] = [];
-  if (v[`groundRun@${loading}`] > brief.site.stripLength) out.push(`ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`);
+  if (v[`groundRun@${loading}`] > brief.site.stripLength)
+    out.push(
+      `ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`,
+    );
   if (!design.power.unpowered && !(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
-  if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank)) out.push('the spar breaks in the lap turn');
+  if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank))
+    out.push('the spar breaks in the lap turn');
   return out;
 }
 
@@ -32,16 +36,26 @@ export function compileMissions(brief: Brief): CompiledMission[] {
   return brief.missions.map((m) => ({ m, f: compileFormula(m.formula, names) }));
 }
 
-export interface ScoreResult { values: Values; remarks: Record<string, string[]>; errors: string[] }
+export interface ScoreResult {
+  values: Values;
+  remarks: Record<string, string[]>;
+  errors: string[];
+}
 
 /** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
-export interface HeldSteps { problems: Readonly<Record<string, string[]>>; best: string }
+export interface HeldSteps {
+  problems: Readonly<Record<string, string[]>>;
+  best: string;
+}
 
 export function heldSteps(brief: Brief, design: Design, v: Values, missions: CompiledMission[]): HeldSteps {
   const score = scoreLoadings(brief, design, v, { missions }).values;
   return {
     problems: Object.fromEntries(design.loadings.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
-    best: design.loadings.reduce((a, l) => (score[`score@${l.id}`] > score[`score@${a.id}`] ? l : a), design.loadings[0]).id,
+    best: design.loadings.reduce(
+      (a, l) => (score[`score@${l.id}`] > score[`score@${a.id}`] ? l : a),
+      design.loadings[0],
+    ).id,
   };
 }
 
@@ -51,12 +65,18 @@ export function heldSteps(brief: Brief, design: Design, v: Values, missions: Com
  * @param options.missions formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
  */
-export function scoreLoadings(brief: Brief, design: Design, v: Values, options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps; missions?: CompiledMission[] } = {}): ScoreResult {
+export function scoreLoadings(
+  brief: Brief,
+  design: Design,
+  v: Values,
+  options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps; missions?: CompiledMission[] } = {},
+): ScoreResult {
   const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
   for (const r of brief.rivals) fixed[r.name] = r[rivals];
   const out: ScoreResult = { values: {}, remarks: {}, errors: [] };
-  for (const { m, f } of missions) if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
+  for (const { m, f } of missions)
+    if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
   for (const l of design.loadings) {
     let total = 0;
     for (const { m, f } of missions) {
@@ -64,19 +84,31 @@ export function scoreLoadings(brief: Brief, design: Design, v: Values, options: 
       let points = 0;
       if (f.status === 'ok') {
         const env = { ...fixed };
-        for (const name of f.names) if (!(name in fixed)) env[name] = v[`${name}@${flown}`] ?? v[`${name}@all`] ?? NaN;
+        for (const name of f.names)
+          if (!(name in fixed)) env[name] = v[`${name}@${flown}`] ?? v[`${name}@all`] ?? NaN;
         if (held && f.names.includes('laps')) env.laps = v[`lapsExact@${flown}`];
         points = f.evaluate(env);
         const problems = held ? held.problems[flown] : flyProblems(brief, design, v, flown);
-        if (problems.length) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push(`No points: ${problems.join(', ')}.`); }
-        if (!Number.isFinite(points)) { points = 0; (out.remarks[`points-${m.id}@${l.id}`] ??= []).push('The formula does not come to a number here.'); }
+        if (problems.length) {
+          points = 0;
+          (out.remarks[`points-${m.id}@${l.id}`] ??= []).push(`No points: ${problems.join(', ')}.`);
+        }
+        if (!Number.isFinite(points)) {
+          points = 0;
+          (out.remarks[`points-${m.id}@${l.id}`] ??= []).push('The formula does not come to a number here.');
+        }
       }
       out.values[`points-${m.id}@${l.id}`] = points;
       total += points;
     }
     out.values[`score@${l.id}`] = total;
   }
-  const best = design.loadings.find((l) => l.id === held?.best) ?? design.loadings.reduce((a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a), design.loadings[0]);
+  const best =
+    design.loadings.find((l) => l.id === held?.best) ??
+    design.loadings.reduce(
+      (a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a),
+      design.loadings[0],
+    );
   out.values['bestCount@all'] = best.count;
   out.values['bestScore@all'] = out.values[`score@${best.id}`];
   return out;

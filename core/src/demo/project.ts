@@ -6,26 +6,69 @@ import { bitternBenchTests } from './bench';
 import { bitternDocument } from './bittern';
 import { bitternSolarDocument } from './solarWing';
 
-const emptyRecord: TestBody['record'] = { flown: false, date: '', temperature: 288.15, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' };
+const emptyRecord: TestBody['record'] = {
+  flown: false,
+  date: '',
+  temperature: 288.15,
+  wind: 0,
+  cgX: null,
+  mass: null,
+  chargeBefore: null,
+  chargeAfter: null,
+  duration: null,
+  laps: [],
+  groundRun: null,
+  stallSpeed: null,
+  handling: [],
+  notes: '',
+  damage: '',
+};
 
 const hops: TestBody = {
   card: {
-    title: 'Hops and straight flights, empty', question: 'Does it leave the boards in the computed run, and is the balance right?', oneChange: 'First flight of this airframe', expected: 'Ground run near 10 m, hands-off glide without pitching', stopWhen: 'Any pitch-up that full down elevator does not stop; wind above 4 m/s', loading: 'ferry',
-    overrideReason: 'Empty and gentle, no turns beyond 30 degrees of bank; the spar is to be changed before tubes are carried.',
+    title: 'Hops and straight flights, empty',
+    question: 'Does it leave the boards in the computed run, and is the balance right?',
+    oneChange: 'First flight of this airframe',
+    expected: 'Ground run near 10 m, hands-off glide without pitching',
+    stopWhen: 'Any pitch-up that full down elevator does not stop; wind above 4 m/s',
+    loading: 'ferry',
+    overrideReason:
+      'Empty and gentle, no turns beyond 30 degrees of bank; the spar is to be changed before tubes are carried.',
   },
   checklist: PREFLIGHT.map((c) => ({ ...c, done: true })),
   signedBy: 'Demo pilot',
-  record: { ...emptyRecord, flown: true, date: '2026-05-16', temperature: 287.15, wind: 0.8, cgX: 0.408, mass: 2.19, groundRun: 10.9, stallSpeed: 8.3, handling: ['as expected'], notes: 'Three hops and two circuits. Lands a little fast.' },
+  record: {
+    ...emptyRecord,
+    flown: true,
+    date: '2026-05-16',
+    temperature: 287.15,
+    wind: 0.8,
+    cgX: 0.408,
+    mass: 2.19,
+    groundRun: 10.9,
+    stallSpeed: 8.3,
+    handling: ['as expected'],
+    notes: 'Three hops and two circuits. Lands a little fast.',
+  },
   log: null,
   measurements: [],
 };
 
 const laps: TestBody = {
   card: {
-    title: 'Timed laps with eight tubes', question: 'What are lap time and energy per lap really?', oneChange: 'Eight tubes in the bay', expected: 'About 26 s and 0.7 Wh a lap', stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching', loading: 'tubes-8', overrideReason: '',
+    title: 'Timed laps with eight tubes',
+    question: 'What are lap time and energy per lap really?',
+    oneChange: 'Eight tubes in the bay',
+    expected: 'About 26 s and 0.7 Wh a lap',
+    stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching',
+    loading: 'tubes-8',
+    overrideReason: '',
   },
   checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
-  signedBy: '', record: emptyRecord, log: null, measurements: [],
+  signedBy: '',
+  record: emptyRecord,
+  log: null,
+  measurements: [],
 };
 
 /** The sketch from which two layouts were drawn: the Bittern with a straight, untwisted wing. */
@@ -49,12 +92,47 @@ export function bitternProject(): ProjectFile {
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'Fenland Relay', aircraft: 'Bittern' },
     versions: [
-      { key: 'v1', name: 'Bittern sketch', parent: null, reason: 'Straight wing from the sizing, to compare layouts on.', document: sketchDocument() },
-      { key: 'v2', name: 'Bittern canard', parent: 'v1', reason: 'Foreplane ahead, propeller behind: safe at the stall, but the wing never reaches its best lift and the boardwalk is short.', document: bitternCanardDocument() },
-      { key: 'v3', name: 'Bittern long wing', parent: 'v1', reason: 'Not for the contest: how long would solar cells on a long wing keep it up on a midsummer day?', document: bitternSolarDocument() },
-      { key: 'v4', name: 'Bittern 1', parent: 'v1', reason: 'First drawing from the brief: wing and tail, tapered and washed out.', document: bitternDocument() },
+      {
+        key: 'v1',
+        name: 'Bittern sketch',
+        parent: null,
+        reason: 'Straight wing from the sizing, to compare layouts on.',
+        document: sketchDocument(),
+      },
+      {
+        key: 'v2',
+        name: 'Bittern canard',
+        parent: 'v1',
+        reason:
+          'Foreplane ahead, propeller behind: safe at the stall, but the wing never reaches its best lift and the boardwalk is short.',
+        document: bitternCanardDocument(),
+      },
+      {
+        key: 'v3',
+        name: 'Bittern long wing',
+        parent: 'v1',
+        reason:
+          'Not for the contest: how long would solar cells on a long wing keep it up on a midsummer day?',
+        document: bitternSolarDocument(),
+      },
+      {
+        key: 'v4',
+        name: 'Bittern 1',
+        parent: 'v1',
+        reason: 'First drawing from the brief: wing and tail, tapered and washed out.',
+        document: bitternDocument(),
+      },
     ],
     airframes: [{ key: 'a1', name: 'Bittern 1, first airframe', version: 'v4', note: '' }],
-    tests: [...bitternBenchTests().map((body, i) => ({ key: `t${i + 1}`, version: 'v4', airframe: 'a1', body })), { key: 't5', version: 'v4', airframe: 'a1', body: { ...hops, measurements: measurementsOf(hops).measurements } }, { key: 't6', version: 'v4', airframe: 'a1', body: laps }],
+    tests: [
+      ...bitternBenchTests().map((body, i) => ({ key: `t${i + 1}`, version: 'v4', airframe: 'a1', body })),
+      {
+        key: 't5',
+        version: 'v4',
+        airframe: 'a1',
+        body: { ...hops, measurements: measurementsOf(hops).measurements },
+      },
+      { key: 't6', version: 'v4', airframe: 'a1', body: laps },
+    ],
   });
 }

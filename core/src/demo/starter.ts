@@ -6,7 +6,10 @@ import { bitternDocument } from './bittern';
 export function starterDocument(): DesignDocument {
   const doc = bitternDocument();
   const wing = doc.design.surfaces.find((s) => s.id === 'wing')!;
-  wing.stations = [{ y: 0, x: 0, z: 0, chord: 0.24, twist: 0, section: 'wing-section' }, { y: 0.75, x: 0, z: 0.04, chord: 0.24, twist: 0, section: 'wing-section' }];
+  wing.stations = [
+    { y: 0, x: 0, z: 0, chord: 0.24, twist: 0, section: 'wing-section' },
+    { y: 0.75, x: 0, z: 0.04, chord: 0.24, twist: 0, section: 'wing-section' },
+  ];
   const battery = doc.design.items.find((i) => i.id === 'battery')!;
   battery.x = 0.17;
   doc.design.structure.spar = { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' };
@@ -16,7 +19,10 @@ export function starterDocument(): DesignDocument {
   delete doc.design.claims;
   delete doc.design.power.supply;
   delete doc.design.power.wire;
-  doc.design.loadings = [{ id: 'empty', name: 'Empty', count: 0 }, { id: 'loaded', name: 'Loaded', count: 4 }];
+  doc.design.loadings = [
+    { id: 'empty', name: 'Empty', count: 0 },
+    { id: 'loaded', name: 'Loaded', count: 4 },
+  ];
   doc.design.payload = { ...doc.design.payload, name: 'Payload', basis: 'guess' };
   return {
     ...doc,
@@ -26,7 +32,16 @@ export function starterDocument(): DesignDocument {
       requirements: [],
       missions: [{ id: 'laps', name: 'Laps in the window', formula: 'laps', loading: 'each' }],
       rivals: [],
-      watch: ['score@loaded', 'mass@loaded', 'staticMargin@loaded', 'stallSpeed@loaded', 'groundRun@loaded', 'climbRate@loaded', 'lapTime@loaded', 'allowedLoadFactor@loaded'],
+      watch: [
+        'score@loaded',
+        'mass@loaded',
+        'staticMargin@loaded',
+        'stallSpeed@loaded',
+        'groundRun@loaded',
+        'climbRate@loaded',
+        'lapTime@loaded',
+        'allowedLoadFactor@loaded',
+      ],
     },
   };
 }

@@ -1,24 +1,54 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject, starterDocument } from '../demo';
-import { SCHEMA_VERSION, getPath, listChanges, mergeThreeWay, projectJsonSchema, readDocument, readProjectFile, referenceProblems, setPath, type DesignDocument } from './index';
+import {
+  SCHEMA_VERSION,
+  getPath,
+  listChanges,
+  mergeThreeWay,
+  projectJsonSchema,
+  readDocument,
+  readProjectFile,
+  referenceProblems,
+  setPath,
+  type DesignDocument,
+} from './index';
 
 const edited = (path: string, value: unknown) => setPath(bitternDocument(), path, value);
-const message = (data: unknown) => { const r = readDocument(data); return r.status === 'error' ? r.message : 'ok'; };
+const message = (data: unknown) => {
+  const r = readDocument(data);
+  return r.status === 'error' ? r.message : 'ok';
+};
 
 describe('reading documents', () => {
-  it('takes the demo and the starter', () => { expect(message(bitternDocument())).toBe('ok'); expect(message(starterDocument())).toBe('ok'); });
+  it('takes the demo and the starter', () => {
+    expect(message(bitternDocument())).toBe('ok');
+    expect(message(starterDocument())).toBe('ok');
+  });
   it.each([
-    ['design.surfaces.wing.stations.0.chord', -0.2], ['design.surfaces.wing.stations.0.chord', 1e9], ['design.power.motor.kv', Number.NaN], ['design.items.motor.x', Infinity], ['brief.site.temperature', 20], ['design.power.battery.series', 3.5], ['design.items.motor.weighed', -1], ['design.loadings', []], ['design.flight.turnBank', 2],
-  ])('refuses %s = %s and says where', (path, value) => expect(message(edited(path, value))).toMatch(new RegExp(path.split('.')[1])));
+    ['design.surfaces.wing.stations.0.chord', -0.2],
+    ['design.surfaces.wing.stations.0.chord', 1e9],
+    ['design.power.motor.kv', Number.NaN],
+    ['design.items.motor.x', Infinity],
+    ['brief.site.temperature', 20],
+    ['design.power.battery.series', 3.5],
+    ['design.items.motor.weighed', -1],
+    ['design.loadings', []],
+    ['design.flight.turnBank', 2],
+  ])('refuses %s = %s and says where', (path, value) =>
+    expect(message(edited(path, value))).toMatch(new RegExp(path.split('.')[1])),
+  );
   it('refuses broken references', () => {
-    expect(message(edited('design.surfaces.wing.stations.0.section', 'nowhere'))).toMatch(/section “nowhere”/);
+    expect(message(edited('design.surfaces.wing.stations.0.section', 'nowhere'))).toMatch(
+      /section “nowhere”/,
+    );
     expect(message(edited('brief.missions.relay.loading', 'tubes-99'))).toMatch(/tubes-99/);
     const twice = bitternDocument();
     twice.design.items.push(twice.design.items[0]);
     expect(referenceProblems(twice)[0]).toMatch(/two items/);
   });
-  it('refuses stations that do not go outward', () => expect(message(edited('design.surfaces.wing.stations.1.y', 0))).toMatch(/outward/));
+  it('refuses stations that do not go outward', () =>
+    expect(message(edited('design.surfaces.wing.stations.1.y', 0))).toMatch(/outward/));
 });
 
 describe('project files', () => {
@@ -26,33 +56,80 @@ describe('project files', () => {
     const r = readProjectFile(JSON.parse(JSON.stringify(bitternProject())));
     expect(r.status === 'ok' && r.value).toEqual(bitternProject());
   });
-  const read = (change: (f: Record<string, unknown>) => void) => { const f = JSON.parse(JSON.stringify(bitternProject())) as Record<string, unknown>; change(f); const r = readProjectFile(f); return r.status === 'error' ? r.message : 'ok'; };
+  const read = (change: (f: Record<string, unknown>) => void) => {
+    const f = JSON.parse(JSON.stringify(bitternProject())) as Record<string, unknown>;
+    change(f);
+    const r = readProjectFile(f);
+    return r.status === 'error' ? r.message : 'ok';
+  };
   it('says so when the file is newer, foreign, cut or edited by hand', () => {
-    expect(read((f) => { f.schemaVersion = SCHEMA_VERSION + 1; })).toMatch(/newer Skiametra/);
-    expect(read((f) => { f.format = 'other'; })).toMatch(/not a Skiametra/);
-    expect(read((f) => { delete f.schemaVersion; })).toMatch(/does not say/);
-    expect(read((f) => { f.surprise = 1; })).toMatch(/edited by hand/);
-    expect(read((f) => { (f.versions as { parent: string }[])[0].parent = 'v9'; })).toMatch(/parent/);
-    expect(read((f) => { (f.tests as { version: string }[])[0].version = 'v9'; })).toMatch(/not in it/);
+    expect(
+      read((f) => {
+        f.schemaVersion = SCHEMA_VERSION + 1;
+      }),
+    ).toMatch(/newer Skiametra/);
+    expect(
+      read((f) => {
+        f.format = 'other';
+      }),
+    ).toMatch(/not a Skiametra/);
+    expect(
+      read((f) => {
+        delete f.schemaVersion;
+      }),
+    ).toMatch(/does not say/);
+    expect(
+      read((f) => {
+        f.surprise = 1;
+      }),
+    ).toMatch(/edited by hand/);
+    expect(
+      read((f) => {
+        (f.versions as { parent: string }[])[0].parent = 'v9';
+      }),
+    ).toMatch(/parent/);
+    expect(
+      read((f) => {
+        (f.tests as { version: string }[])[0].version = 'v9';
+      }),
+    ).toMatch(/not in it/);
     expect(readProjectFile(null).status).toBe('error');
     expect(readProjectFile([]).status).toBe('error');
   });
-  it('the published JSON Schema is the one of this code', () => expect(JSON.parse(readFileSync(new URL('../../../docs/project.schema.json', import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(projectJsonSchema()))));
+  it('the published JSON Schema is the one of this code', () =>
+    expect(
+      JSON.parse(readFileSync(new URL('../../../docs/project.schema.json', import.meta.url), 'utf8')),
+    ).toEqual(JSON.parse(JSON.stringify(projectJsonSchema()))));
 });
 
 describe('older files', () => {
   /** Schema 1 had ten calibration factors: the propeller's torque was not one of them. */
-  const old = (doc: DesignDocument) => ({ ...doc, schemaVersion: 1, calibration: { ...doc.calibration, mean: doc.calibration.mean.slice(0, 10), covariance: doc.calibration.covariance.slice(0, 10).map((r) => r.slice(0, 10)) } });
+  const old = (doc: DesignDocument) => ({
+    ...doc,
+    schemaVersion: 1,
+    calibration: {
+      ...doc.calibration,
+      mean: doc.calibration.mean.slice(0, 10),
+      covariance: doc.calibration.covariance.slice(0, 10).map((r) => r.slice(0, 10)),
+    },
+  });
   it('a document of schema 1 gains the torque factor at its usual spread', () => {
     const r = readDocument(old(bitternDocument()));
     expect(r.status === 'ok' && r.value).toEqual(bitternDocument());
   });
   it('so does every version of a project file', () => {
     const file = bitternProject();
-    const r = readProjectFile({ ...file, schemaVersion: 1, versions: file.versions.map((v) => ({ ...v, document: old(v.document) })) });
+    const r = readProjectFile({
+      ...file,
+      schemaVersion: 1,
+      versions: file.versions.map((v) => ({ ...v, document: old(v.document) })),
+    });
     expect(r.status === 'ok' && r.value).toEqual(file);
   });
-  it('a cut calibration is refused in a sentence, not guessed', () => expect(message({ ...old(bitternDocument()), calibration: { mean: [1], covariance: [], from: [] } })).toMatch(/calibration/));
+  it('a cut calibration is refused in a sentence, not guessed', () =>
+    expect(
+      message({ ...old(bitternDocument()), calibration: { mean: [1], covariance: [], from: [] } }),
+    ).toMatch(/calibration/));
 });
 
 describe('paths, merge, changes', () => {
@@ -79,11 +156,20 @@ describe('paths, merge, changes', () => {
     const base = bitternDocument();
     const row = (id: string) => ({ ...base.design.items[0], id, name: id });
     const mine = { ...base, design: { ...base.design, items: [...base.design.items, row('mine')] } };
-    const theirs = { ...base, design: { ...base.design, items: [...base.design.items.filter((i) => i.id !== 'paint'), row('theirs')] } };
+    const theirs = {
+      ...base,
+      design: {
+        ...base.design,
+        items: [...base.design.items.filter((i) => i.id !== 'paint'), row('theirs')],
+      },
+    };
     const ids = mergeThreeWay(base, mine, theirs).merged.design.items.map((i) => i.id);
     expect(ids).toContain('mine');
     expect(ids).toContain('theirs');
     expect(ids).not.toContain('paint');
   });
-  it('lists changed leaves by id', () => expect(listChanges(bitternDocument(), edited('design.items.battery.x', 0.18)).map((c) => c.path)).toEqual(['design.items.battery.x']));
+  it('lists changed leaves by id', () =>
+    expect(listChanges(bitternDocument(), edited('design.items.battery.x', 0.18)).map((c) => c.path)).toEqual(
+      ['design.items.battery.x'],
+    ));
 });

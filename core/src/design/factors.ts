@@ -15,17 +15,73 @@ export interface Factor {
 }
 
 export const FACTORS: readonly Factor[] = [
-  { id: 'dragArea', name: 'drag area', mean: 1, sd: 0.15, meaning: 'multiplies all drag that does not come from lift; build-ups of small aircraft usually miss by 10 to 20 %' },
+  {
+    id: 'dragArea',
+    name: 'drag area',
+    mean: 1,
+    sd: 0.15,
+    meaning:
+      'multiplies all drag that does not come from lift; build-ups of small aircraft usually miss by 10 to 20 %',
+  },
   { id: 'induced', name: 'induced drag', mean: 1, sd: 0.06, meaning: 'multiplies induced drag' },
-  { id: 'thrust', name: 'thrust', mean: 1, sd: 0.08, meaning: 'multiplies thrust at a given rpm; propellers of one label scatter by about 8 %' },
-  { id: 'electricalLoss', name: 'electrical loss', mean: 1, sd: 0.2, meaning: 'multiplies motor, controller and pack resistance and no-load current' },
-  { id: 'capacity', name: 'usable capacity', mean: 1, sd: 0.06, meaning: 'multiplies the charge in the pack; packs age' },
-  { id: 'clMax', name: 'largest lift coefficient', mean: 1, sd: 0.1, meaning: 'multiplies the section limits; hand-made sections and low Reynolds numbers scatter by 10 %' },
-  { id: 'neutralPoint', name: 'neutral point', mean: 1, sd: 0.03, meaning: 'shifts the neutral point aft by (factor - 1) mean chords' },
+  {
+    id: 'thrust',
+    name: 'thrust',
+    mean: 1,
+    sd: 0.08,
+    meaning: 'multiplies thrust at a given rpm; propellers of one label scatter by about 8 %',
+  },
+  {
+    id: 'electricalLoss',
+    name: 'electrical loss',
+    mean: 1,
+    sd: 0.2,
+    meaning: 'multiplies motor, controller and pack resistance and no-load current',
+  },
+  {
+    id: 'capacity',
+    name: 'usable capacity',
+    mean: 1,
+    sd: 0.06,
+    meaning: 'multiplies the charge in the pack; packs age',
+  },
+  {
+    id: 'clMax',
+    name: 'largest lift coefficient',
+    mean: 1,
+    sd: 0.1,
+    meaning: 'multiplies the section limits; hand-made sections and low Reynolds numbers scatter by 10 %',
+  },
+  {
+    id: 'neutralPoint',
+    name: 'neutral point',
+    mean: 1,
+    sd: 0.03,
+    meaning: 'shifts the neutral point aft by (factor - 1) mean chords',
+  },
   { id: 'stiffness', name: 'spar stiffness', mean: 1, sd: 0.12, meaning: 'multiplies the bending stiffness' },
-  { id: 'strength', name: 'spar strength', mean: 1, sd: 0.15, meaning: 'multiplies the design strength of the spar material' },
-  { id: 'massGrowth', name: 'mass growth', mean: 1, sd: 0.05, meaning: 'multiplies the masses that are not weighed' },
-  { id: 'torque', name: 'propeller torque', mean: 1, sd: 0.08, meaning: 'multiplies the torque the propeller takes at a given rpm; section drag at low Reynolds number is known no better' },
+  {
+    id: 'strength',
+    name: 'spar strength',
+    mean: 1,
+    sd: 0.15,
+    meaning: 'multiplies the design strength of the spar material',
+  },
+  {
+    id: 'massGrowth',
+    name: 'mass growth',
+    mean: 1,
+    sd: 0.05,
+    meaning: 'multiplies the masses that are not weighed',
+  },
+  {
+    id: 'torque',
+    name: 'propeller torque',
+    mean: 1,
+    sd: 0.08,
+    meaning:
+      'multiplies the torque the propeller takes at a given rpm; section drag at low Reynolds number is known no better',
+  },
 ];
 
 export type Factors = Readonly<Record<FactorId, number>>;
@@ -41,5 +97,7 @@ export function priorCalibration(): Calibration {
 
 /** The calibration vector by name; `shift` adds to one entry. */
 export function factorsOf(mean: readonly number[], shiftAt = -1, shift = 0): Factors {
-  return Object.fromEntries(FACTOR_IDS.map((id, i) => [id, mean[i] + (i === shiftAt ? shift : 0)])) as unknown as Factors;
+  return Object.fromEntries(
+    FACTOR_IDS.map((id, i) => [id, mean[i] + (i === shiftAt ? shift : 0)]),
+  ) as unknown as Factors;
 }

@@ -1,5 +1,36 @@
-export { BASES, FACTOR_IDS, SCHEMA_VERSION, briefSchema, calibrationSchema, designSchema, documentSchema, itemSchema, measuredPolarSchema, requirementSchema, sectionChoiceSchema, sectionSchema, shapeSchema, surfaceSchema } from './schema';
-export type { Basis, Brief, Calibration, Design, DesignDocument, FactorId, Item, Loading, Requirement, MeasuredPolar, Section, SectionChoice, SectionShape, Station, Surface } from './schema';
+export {
+  BASES,
+  FACTOR_IDS,
+  SCHEMA_VERSION,
+  briefSchema,
+  calibrationSchema,
+  designSchema,
+  documentSchema,
+  itemSchema,
+  measuredPolarSchema,
+  requirementSchema,
+  sectionChoiceSchema,
+  sectionSchema,
+  shapeSchema,
+  surfaceSchema,
+} from './schema';
+export type {
+  Basis,
+  Brief,
+  Calibration,
+  Design,
+  DesignDocument,
+  FactorId,
+  Item,
+  Loading,
+  Requirement,
+  MeasuredPolar,
+  Section,
+  SectionChoice,
+  SectionShape,
+  Station,
+  Surface,
+} from './schema';
 export { HANDLING, benchSchema, measurementSchema, testBodySchema } from './testSchema';
 export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';

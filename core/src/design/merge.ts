@@ -7,10 +7,15 @@ import { stableJson } from '../numeric';
 
 type Json = unknown;
 const same = (a: Json, b: Json) => a === b || stableJson(a) === stableJson(b);
-const isObject = (v: Json): v is Record<string, Json> => typeof v === 'object' && v !== null && !Array.isArray(v);
-const hasIds = (v: Json): v is { id: string }[] => Array.isArray(v) && v.every((e) => isObject(e) && typeof e.id === 'string');
+const isObject = (v: Json): v is Record<string, Json> =>
+  typeof v === 'object' && v !== null && !Array.isArray(v);
+const hasIds = (v: Json): v is { id: string }[] =>
+  Array.isArray(v) && v.every((e) => isObject(e) && typeof e.id === 'string');
 
-export interface MergeResult<T> { merged: T; conflicts: string[] }
+export interface MergeResult<T> {
+  merged: T;
+  conflicts: string[];
+}
 
 export function mergeThreeWay<T>(base: T, mine: T, theirs: T): MergeResult<T> {
   const conflicts: string[] = [];
@@ -28,7 +33,9 @@ export function mergeThreeWay<T>(base: T, mine: T, theirs: T): MergeResult<T> {
     if (hasIds(b) && hasIds(m) && hasIds(t)) {
       const at = (list: { id: string }[], key: string) => list.find((e) => e.id === key);
       const order = [...m.map((e) => e.id), ...t.map((e) => e.id).filter((k) => !at(m, k))];
-      return order.map((k) => walk(at(b, k), at(m, k), at(t, k), `${path}.${k}`)).filter((v) => v !== undefined);
+      return order
+        .map((k) => walk(at(b, k), at(m, k), at(t, k), `${path}.${k}`))
+        .filter((v) => v !== undefined);
     }
     conflicts.push(path);
     return m;
@@ -37,17 +44,29 @@ export function mergeThreeWay<T>(base: T, mine: T, theirs: T): MergeResult<T> {
 }
 
 /** One changed value between two documents. */
-export interface Change { path: string; before: Json; after: Json }
+export interface Change {
+  path: string;
+  before: Json;
+  after: Json;
+}
 
 /** Every leaf that differs, lists with ids matched by id, in reading order. */
 export function listChanges(before: Json, after: Json, path = ''): Change[] {
   if (same(before, after)) return [];
   if (isObject(before) && isObject(after)) {
-    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((k) => listChanges(before[k], after[k], path ? `${path}.${k}` : k));
+    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((k) =>
+      listChanges(before[k], after[k], path ? `${path}.${k}` : k),
+    );
   }
   if (hasIds(before) && hasIds(after)) {
     const keys = [...new Set([...before.map((e) => e.id), ...after.map((e) => e.id)])];
-    return keys.flatMap((k) => listChanges(before.find((e) => e.id === k), after.find((e) => e.id === k), `${path}.${k}`));
+    return keys.flatMap((k) =>
+      listChanges(
+        before.find((e) => e.id === k),
+        after.find((e) => e.id === k),
+        `${path}.${k}`,
+      ),
+    );
   }
   if (Array.isArray(before) && Array.isArray(after) && before.length === after.length) {
     return before.flatMap((v, i) => listChanges(v, after[i], `${path}.${i}`));

@@ -14,7 +14,8 @@ export function getPath(root: unknown, path: string): unknown {
   let at: unknown = root;
   for (const seg of path === '' ? [] : path.split('.')) {
     if (Array.isArray(at)) at = at[indexIn(at, seg)];
-    else if (typeof at === 'object' && at !== null && Object.hasOwn(at, seg)) at = (at as Record<string, unknown>)[seg];
+    else if (typeof at === 'object' && at !== null && Object.hasOwn(at, seg))
+      at = (at as Record<string, unknown>)[seg];
     else return undefined;
   }
   return at;
@@ -35,6 +36,9 @@ export function setPath<T>(root: T, path: string, value: unknown): T {
   if (!Object.hasOwn(root, seg) && rest.length) return root;
   const node = root as Record<string, unknown> & Node;
   // an optional part that is taken out leaves no key behind
-  if (!rest.length && value === undefined) { const { [seg]: _gone, ...kept } = node as Record<string, unknown>; return kept as T; }
+  if (!rest.length && value === undefined) {
+    const { [seg]: _gone, ...kept } = node as Record<string, unknown>;
+    return kept as T;
+  }
   return { ...node, [seg]: rest.length ? setPath(node[seg], down, value) : value } as T;
 }

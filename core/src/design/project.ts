@@ -11,13 +11,29 @@ export const projectFileSchema = z.strictObject({
   format: z.literal(FILE_FORMAT),
   schemaVersion: z.literal(SCHEMA_VERSION),
   project: z.strictObject({ name, aircraft: name }),
-  versions: z.array(z.strictObject({ key, name, parent: key.nullable(), reason: z.string().max(4000), document: documentSchema })).min(1).max(200),
+  versions: z
+    .array(
+      z.strictObject({
+        key,
+        name,
+        parent: key.nullable(),
+        reason: z.string().max(4000),
+        document: documentSchema,
+      }),
+    )
+    .min(1)
+    .max(200),
   airframes: z.array(z.strictObject({ key, name, version: key, note: z.string().max(1000) })).max(200),
-  tests: z.array(z.strictObject({ key, version: key, airframe: key.nullable(), body: testBodySchema })).max(1000),
+  tests: z
+    .array(z.strictObject({ key, version: key, airframe: key.nullable(), body: testBodySchema }))
+    .max(1000),
 });
 export type ProjectFile = z.infer<typeof projectFileSchema>;
 
 /** The JSON Schema of the exchange file (draft 2020-12), as published in docs. */
 export function projectJsonSchema(): Record<string, unknown> {
-  return { title: 'Skiametra project file', ...z.toJSONSchema(projectFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }) };
+  return {
+    title: 'Skiametra project file',
+    ...z.toJSONSchema(projectFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+  };
 }

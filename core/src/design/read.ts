@@ -13,7 +13,8 @@ const fail = (message: string) => ({ status: 'error' as const, message });
 
 /** Limits in words; the bare number stands in ⟦ ⟧, SI, for whoever can show it in a person's units. */
 function plainIssue(issue: z.ZodError['issues'][number]): string {
-  if (issue.code === 'too_small' && issue.origin === 'number') return `must be ${issue.inclusive ? 'at least' : 'above'} ⟦${issue.minimum}⟧`;
+  if (issue.code === 'too_small' && issue.origin === 'number')
+    return `must be ${issue.inclusive ? 'at least' : 'above'} ⟦${issue.minimum}⟧`;
   if (issue.code === 'too_big' && issue.origin === 'number') return `must be at most ⟦${issue.maximum}⟧`;
   if (issue.code === 'too_small') return `needs at least ${issue.minimum}`;
   if (issue.code === 'too_big') return `may have at most ${issue.maximum}`;
@@ -29,7 +30,9 @@ export function withoutMarks(sentence: string): string {
 /** First problem of a Zod error as a sentence with its place. */
 export function sentenceOf(error: z.ZodError): string {
   const issue = error.issues[0];
-  const place = issue.path.length ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ') : 'the document';
+  const place = issue.path.length
+    ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ')
+    : 'the document';
   return `${place}: ${plainIssue(issue)}.`;
 }
 
@@ -42,23 +45,63 @@ export function referenceProblems(doc: DesignDocument): string[] {
     if (twice) out.push(`two ${what} share the id “${twice}”`);
     return new Set(ids);
   };
-  const sections = distinct('sections', d.sections.map((s) => s.id));
-  const surfaces = distinct('surfaces', d.surfaces.map((s) => s.id));
-  const loadings = distinct('loadings', d.loadings.map((s) => s.id));
-  distinct('requirements', doc.brief.requirements.map((s) => s.id));
-  for (const s of d.surfaces) for (const st of s.stations) if (!sections.has(st.section)) out.push(`surface “${s.name}” names a section “${st.section}” that does not exist`);
-  for (const i of d.items) if (i.planned.kind === 'areal' && !surfaces.has(i.planned.surface)) out.push(`item “${i.name}” names a surface “${i.planned.surface}” that does not exist`);
-  const items = distinct('items', d.items.map((s) => s.id));
-  for (const i of d.items) if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part)) out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
-  for (const l of d.loadings) for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]) if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);
-  for (const b of [...(d.built ?? []), ...(d.halves ?? [])]) if (!surfaces.has(b.surface)) out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
-  for (const p of d.phases ?? []) if (!loadings.has(p.loading)) out.push(`phase “${p.name}” names a loading “${p.loading}” that does not exist`);
-  distinct('parts of the swap set', (d.swaps ?? []).map((s) => s.id));
-  const feeds = distinct('parts of the supply', (d.power.supply ?? []).map((s) => s.id));
-  for (const p of d.power.supply ?? []) for (const f of p.feeds) if (!feeds.has(f)) out.push(`“${p.name}” is fed by “${f}”, which does not exist`);
-  for (const m of doc.brief.missions) if (m.loading !== 'each' && !loadings.has(m.loading)) out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
-  for (const s of d.scale) if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
-  if (d.surfaces.filter((s) => s.role === 'wing').length !== 1) out.push('there must be exactly one surface with the role wing');
+  const sections = distinct(
+    'sections',
+    d.sections.map((s) => s.id),
+  );
+  const surfaces = distinct(
+    'surfaces',
+    d.surfaces.map((s) => s.id),
+  );
+  const loadings = distinct(
+    'loadings',
+    d.loadings.map((s) => s.id),
+  );
+  distinct(
+    'requirements',
+    doc.brief.requirements.map((s) => s.id),
+  );
+  for (const s of d.surfaces)
+    for (const st of s.stations)
+      if (!sections.has(st.section))
+        out.push(`surface “${s.name}” names a section “${st.section}” that does not exist`);
+  for (const i of d.items)
+    if (i.planned.kind === 'areal' && !surfaces.has(i.planned.surface))
+      out.push(`item “${i.name}” names a surface “${i.planned.surface}” that does not exist`);
+  const items = distinct(
+    'items',
+    d.items.map((s) => s.id),
+  );
+  for (const i of d.items)
+    if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part))
+      out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
+  for (const l of d.loadings)
+    for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])])
+      if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);
+  for (const b of [...(d.built ?? []), ...(d.halves ?? [])])
+    if (!surfaces.has(b.surface))
+      out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
+  for (const p of d.phases ?? [])
+    if (!loadings.has(p.loading))
+      out.push(`phase “${p.name}” names a loading “${p.loading}” that does not exist`);
+  distinct(
+    'parts of the swap set',
+    (d.swaps ?? []).map((s) => s.id),
+  );
+  const feeds = distinct(
+    'parts of the supply',
+    (d.power.supply ?? []).map((s) => s.id),
+  );
+  for (const p of d.power.supply ?? [])
+    for (const f of p.feeds)
+      if (!feeds.has(f)) out.push(`“${p.name}” is fed by “${f}”, which does not exist`);
+  for (const m of doc.brief.missions)
+    if (m.loading !== 'each' && !loadings.has(m.loading))
+      out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
+  for (const s of d.scale)
+    if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
+  if (d.surfaces.filter((s) => s.role === 'wing').length !== 1)
+    out.push('there must be exactly one surface with the role wing');
   return out;
 }
 
@@ -72,22 +115,33 @@ export function readDocument(data: unknown): ReadResult<DesignDocument> {
 
 /** A project file from unknown data; older versions are upgraded, newer ones refused. */
 export function readProjectFile(data: unknown): ReadResult<ProjectFile> {
-  if (typeof data !== 'object' || data === null || !('format' in data) || data.format !== FILE_FORMAT) return fail('This is not a Skiametra project file.');
+  if (typeof data !== 'object' || data === null || !('format' in data) || data.format !== FILE_FORMAT)
+    return fail('This is not a Skiametra project file.');
   const version = 'schemaVersion' in data ? data.schemaVersion : undefined;
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return fail('The file does not say which schema version it is.');
-  if (version > SCHEMA_VERSION) return fail(`The file was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`);
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return fail('The file does not say which schema version it is.');
+  if (version > SCHEMA_VERSION)
+    return fail(
+      `The file was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`,
+    );
   const parsed = projectFileSchema.safeParse(upgradeProjectFile(data, version));
-  if (!parsed.success) return fail(`The file is damaged or was edited by hand: ${withoutMarks(sentenceOf(parsed.error))}`);
+  if (!parsed.success)
+    return fail(`The file is damaged or was edited by hand: ${withoutMarks(sentenceOf(parsed.error))}`);
   const file = parsed.data;
   const keys = file.versions.map((v) => v.key);
   const known = new Set(keys);
   if (known.size !== keys.length) return fail('The file is damaged: two versions share a key.');
   for (const v of file.versions) {
-    if (v.parent !== null && (!known.has(v.parent) || keys.indexOf(v.parent) >= keys.indexOf(v.key))) return fail(`The file is damaged: version “${v.name}” names a parent that does not come before it.`);
+    if (v.parent !== null && (!known.has(v.parent) || keys.indexOf(v.parent) >= keys.indexOf(v.key)))
+      return fail(`The file is damaged: version “${v.name}” names a parent that does not come before it.`);
     const problems = referenceProblems(v.document);
     if (problems.length) return fail(`The file is damaged: in version “${v.name}” ${problems[0]}.`);
   }
   const frames = new Set(file.airframes.map((a) => a.key));
-  if (file.airframes.some((a) => !known.has(a.version)) || file.tests.some((t) => !known.has(t.version) || (t.airframe !== null && !frames.has(t.airframe)))) return fail('The file is damaged: a test or an airframe names a version that is not in it.');
+  if (
+    file.airframes.some((a) => !known.has(a.version)) ||
+    file.tests.some((t) => !known.has(t.version) || (t.airframe !== null && !frames.has(t.airframe)))
+  )
+    return fail('The file is damaged: a test or an airframe names a version that is not in it.');
   return { status: 'ok', value: file };
 }

@@ -4,7 +4,19 @@
  * `schemaVersion`; older ones pass through `upgrades.ts`.
  */
 import { z } from 'zod';
-import { bodySchema, boxSchema, builtSchema, dragSourceSchema, halfMassSchema, limitsSchema, podSchema, referenceSchema, rotorSchema, stateFields, wheelSchema } from './layoutSchema';
+import {
+  bodySchema,
+  boxSchema,
+  builtSchema,
+  dragSourceSchema,
+  halfMassSchema,
+  limitsSchema,
+  podSchema,
+  referenceSchema,
+  rotorSchema,
+  stateFields,
+  wheelSchema,
+} from './layoutSchema';
 import { claimsSchema, phasesSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
@@ -26,18 +38,23 @@ const siteSchema = z.strictObject({
   rollingFriction: between(0, 0.6),
 });
 
-export const requirementSchema = z.strictObject({
-  id,
-  quantity: z.string().min(1).max(60),
-  /** a loading id, or 'all' for every loading */
-  state: z.string().min(1).max(60),
-  op: z.enum(['atLeast', 'atMost', 'between']),
-  min: finite.nullable(),
-  max: finite.nullable(),
-  /** the rule it comes from */
-  rule: label,
-  wish: z.boolean(),
-}).refine((r) => (r.op === 'atMost' || r.min !== null) && (r.op === 'atLeast' || r.max !== null), 'a limit is missing')
+export const requirementSchema = z
+  .strictObject({
+    id,
+    quantity: z.string().min(1).max(60),
+    /** a loading id, or 'all' for every loading */
+    state: z.string().min(1).max(60),
+    op: z.enum(['atLeast', 'atMost', 'between']),
+    min: finite.nullable(),
+    max: finite.nullable(),
+    /** the rule it comes from */
+    rule: label,
+    wish: z.boolean(),
+  })
+  .refine(
+    (r) => (r.op === 'atMost' || r.min !== null) && (r.op === 'atLeast' || r.max !== null),
+    'a limit is missing',
+  )
   .refine((r) => r.op !== 'between' || r.min! <= r.max!, 'the lower limit is above the upper one');
 
 const missionSchema = z.strictObject({
@@ -83,19 +100,41 @@ const sheet = { camber: between(-0.3, 0.3), at: between(0.1, 0.9), thickness: be
 const plainShapes = [
   z.strictObject({ kind: z.literal('naca4'), digits: fourDigits }),
   /** modified 4-digit, as 2412-63: nose index and tenths of the largest thickness */
-  z.strictObject({ kind: z.literal('naca4m'), digits: fourDigits, nose: z.int().min(0).max(9), at: z.int().min(2).max(6) }),
+  z.strictObject({
+    kind: z.literal('naca4m'),
+    digits: fourDigits,
+    nose: z.int().min(0).max(9),
+    at: z.int().min(2).max(6),
+  }),
   z.strictObject({ kind: z.literal('naca5'), digits: z.string().regex(/^\d{5}$/, 'must be five digits') }),
   z.strictObject({ kind: z.literal('classShape'), upper: weights, lower: weights }),
   z.strictObject({ kind: z.literal('points'), points: z.array(pointSchema).min(10).max(1000) }),
   z.strictObject({ kind: z.literal('plate'), ...sheet }),
   z.strictObject({ kind: z.literal('film'), ...sheet }),
-  z.strictObject({ kind: z.literal('folded'), corners: z.array(pointSchema).min(2).max(8), thickness: between(0.0005, 0.1) }),
+  z.strictObject({
+    kind: z.literal('folded'),
+    corners: z.array(pointSchema).min(2).max(8),
+    thickness: between(0.0005, 0.1),
+  }),
 ] as const;
 export const plainShapeSchema = z.discriminatedUnion('kind', [...plainShapes]);
 
 export const shapeSchema = z.discriminatedUnion('kind', [
   ...plainShapes,
-  z.strictObject({ kind: z.literal('stepped'), digits: fourDigits, steps: z.array(z.strictObject({ face: z.enum(['upper', 'lower']), at: between(0.1, 0.95), depth: between(0.002, 0.15) })).min(1).max(2) }),
+  z.strictObject({
+    kind: z.literal('stepped'),
+    digits: fourDigits,
+    steps: z
+      .array(
+        z.strictObject({
+          face: z.enum(['upper', 'lower']),
+          at: between(0.1, 0.95),
+          depth: between(0.002, 0.15),
+        }),
+      )
+      .min(1)
+      .max(2),
+  }),
   z.strictObject({ kind: z.literal('blend'), a: plainShapeSchema, b: plainShapeSchema, share }),
 ]);
 
@@ -103,7 +142,16 @@ export const shapeSchema = z.discriminatedUnion('kind', [
 export const measuredPolarSchema = z.strictObject({
   name: label,
   reynolds: between(1e3, 1e8),
-  points: z.array(z.strictObject({ alpha: between(-1.6, 1.6).nullable(), cl: between(-4, 4), cd: between(0, 3).nullable() })).min(1).max(300),
+  points: z
+    .array(
+      z.strictObject({
+        alpha: between(-1.6, 1.6).nullable(),
+        cl: between(-4, 4),
+        cd: between(0, 3).nullable(),
+      }),
+    )
+    .min(1)
+    .max(300),
 });
 
 export const sectionSchema = z.strictObject({
@@ -111,7 +159,13 @@ export const sectionSchema = z.strictObject({
   name: label,
   shape: shapeSchema,
   /** factors on thickness and camber, and a hinged flap [rad, down positive] */
-  change: z.strictObject({ thickness: between(0.2, 3), camber: between(-3, 3), flap: z.strictObject({ hinge: between(0.4, 0.95), angle: between(-0.7, 0.7) }).nullable() }).optional(),
+  change: z
+    .strictObject({
+      thickness: between(0.2, 3),
+      camber: between(-3, 3),
+      flap: z.strictObject({ hinge: between(0.4, 0.95), angle: between(-0.7, 0.7) }).nullable(),
+    })
+    .optional(),
   measured: z.array(measuredPolarSchema).max(6).optional(),
   note: label,
 });
@@ -119,8 +173,16 @@ export const sectionSchema = z.strictObject({
 /** What a section is chosen by: the lift it works at, what counts how much, and how badly it may be built. */
 export const sectionChoiceSchema = z.strictObject({
   lift: between(-0.5, 2),
-  weights: z.record(z.enum(['clMax', 'glide', 'lowDrag', 'moment', 'sparDepth', 'flatBottom', 'tolerance']), between(0, 10)),
-  errors: z.strictObject({ thickness: between(0, 0.3), camber: between(0, 0.02), nose: between(0, 0.6), edge: between(0, 0.02) }),
+  weights: z.record(
+    z.enum(['clMax', 'glide', 'lowDrag', 'moment', 'sparDepth', 'flatBottom', 'tolerance']),
+    between(0, 10),
+  ),
+  errors: z.strictObject({
+    thickness: between(0, 0.3),
+    camber: between(0, 0.02),
+    nose: between(0, 0.6),
+    edge: between(0, 0.02),
+  }),
 });
 export type SectionShape = z.infer<typeof sectionSchema>['shape'];
 export type Section = z.infer<typeof sectionSchema>;
@@ -149,8 +211,13 @@ const controlSchema = z.strictObject({
   chordFraction: between(0.02, 1),
   /** largest deflection either way [rad] */
   maxDeflection: between(0, 1.2),
-  /** downward travel over upward travel of an aileron; 1 is no differential */ differential: between(0, 1).optional(),
-  /** torque of one servo [N m] and how many drive one side */ servo: z.strictObject({ torque: above(100), count: z.int().min(1).max(4) }).optional(),
+  /** downward travel over upward travel of an aileron; 1 is no differential */ differential: between(
+    0,
+    1,
+  ).optional(),
+  /** torque of one servo [N m] and how many drive one side */ servo: z
+    .strictObject({ torque: above(100), count: z.int().min(1).max(4) })
+    .optional(),
 });
 
 export const surfaceSchema = z.strictObject({
@@ -163,10 +230,16 @@ export const surfaceSchema = z.strictObject({
   /** stands on both sides; by default all but fins in the middle */ mirror: z.boolean().optional(),
   z: between(-5, 5),
   incidence: between(-0.4, 0.4),
-  stations: z.array(stationSchema).min(2).max(24)
+  stations: z
+    .array(stationSchema)
+    .min(2)
+    .max(24)
     .refine((s) => s.every((p, i) => i === 0 || p.y > s[i - 1].y), 'stations must go outward from the root'),
   controls: z.array(controlSchema).max(8),
-  /** distances out at which it comes apart [m]; a joint in the middle is 0 */ joints: z.array(between(0, 10)).max(8).optional(),
+  /** distances out at which it comes apart [m]; a joint in the middle is 0 */ joints: z
+    .array(between(0, 10))
+    .max(8)
+    .optional(),
 });
 export type Surface = z.infer<typeof surfaceSchema>;
 
@@ -179,7 +252,13 @@ export const itemSchema = z.strictObject({
     z.strictObject({ kind: z.literal('mass'), mass: between(0, 200) }),
     z.strictObject({ kind: z.literal('areal'), surface: id, perArea: between(0, 100) }),
     /** calculated from volumes and faces of a surface, or of the body ('body') */
-    z.strictObject({ kind: z.literal('made'), part: id, skin: z.strictObject({ thickness: above(0.05), density: above(20000) }).nullable(), core: z.strictObject({ density: above(20000), infill: between(0, 1) }).nullable(), covering: z.strictObject({ perArea: between(0, 10) }).nullable() }),
+    z.strictObject({
+      kind: z.literal('made'),
+      part: id,
+      skin: z.strictObject({ thickness: above(0.05), density: above(20000) }).nullable(),
+      core: z.strictObject({ density: above(20000), infill: between(0, 1) }).nullable(),
+      covering: z.strictObject({ perArea: between(0, 10) }).nullable(),
+    }),
   ]),
   basis: basisSchema,
   /** standard uncertainty as a fraction of the planned mass */
@@ -191,7 +270,10 @@ export const itemSchema = z.strictObject({
   z: between(-5, 5),
   /** spread along the span: relieves the spar */
   inWing: z.boolean(),
-  movable: z.strictObject({ from: between(-5, 10), to: between(-5, 10) }).refine((m) => m.from <= m.to, 'the range is reversed').nullable(),
+  movable: z
+    .strictObject({ from: between(-5, 10), to: between(-5, 10) })
+    .refine((m) => m.from <= m.to, 'the range is reversed')
+    .nullable(),
   /** room it takes inside the body, lengthways */ box: boxSchema.optional(),
 });
 export type Item = z.infer<typeof itemSchema>;
@@ -210,7 +292,17 @@ export const designSchema = z.strictObject({
   built: z.array(builtSchema).max(60).optional(),
   halves: z.array(halfMassSchema).max(8).optional(),
   limits: limitsSchema.optional(),
-  dragItems: z.array(z.strictObject({ id, name: label, dragArea: between(0, 5), note: label, /** how it is found; without it the drag area is as typed */ from: dragSourceSchema.optional() })).max(40),
+  dragItems: z
+    .array(
+      z.strictObject({
+        id,
+        name: label,
+        dragArea: between(0, 5),
+        note: label,
+        /** how it is found; without it the drag area is as typed */ from: dragSourceSchema.optional(),
+      }),
+    )
+    .max(40),
   items: z.array(itemSchema).max(200),
   payload: z.strictObject({
     name: label,
@@ -223,7 +315,22 @@ export const designSchema = z.strictObject({
   }),
   loadings: z.array(loadingSchema).min(1).max(40),
   /** the whole aircraft on the scale, as built */
-  scale: z.array(z.strictObject({ id, loading: id, mass: above(500), cgX: finite.nullable(), note: label, /** readings of two or three scales, each under a point of the aircraft */ readings: z.array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) })).min(2).max(3).optional() })).max(40),
+  scale: z
+    .array(
+      z.strictObject({
+        id,
+        loading: id,
+        mass: above(500),
+        cgX: finite.nullable(),
+        note: label,
+        /** readings of two or three scales, each under a point of the aircraft */ readings: z
+          .array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) }))
+          .min(2)
+          .max(3)
+          .optional(),
+      }),
+    )
+    .max(40),
   power: powerSchema,
   swaps: swapsSchema.optional(),
   phases: phasesSchema.optional(),
@@ -231,7 +338,15 @@ export const designSchema = z.strictObject({
   structure: z.strictObject({
     spar: z.discriminatedUnion('kind', [
       z.strictObject({ kind: z.literal('tube'), outer: above(0.5), wall: above(0.1), material: id }),
-      z.strictObject({ kind: z.literal('box'), height: above(0.5), width: above(0.5), cap: above(0.1), capMaterial: id, web: above(0.1), webMaterial: id }),
+      z.strictObject({
+        kind: z.literal('box'),
+        height: above(0.5),
+        width: above(0.5),
+        cap: above(0.1),
+        capMaterial: id,
+        web: above(0.1),
+        webMaterial: id,
+      }),
     ]),
     /** place of the spar as a fraction of the chord */ chordPlace: between(0.05, 0.8),
     requiredLoadFactor: between(1, 20),
@@ -246,7 +361,10 @@ export const designSchema = z.strictObject({
     /** lift coefficient while rolling on the ground */ groundCl: between(-0.5, 1.5),
     /** least and most static margin wanted (fraction of the mean chord) */ marginMin: between(-0.2, 0.6),
     marginMax: between(-0.1, 0.9),
-    /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: between(0, 0.3).optional(),
+    /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: between(
+      0,
+      0.3,
+    ).optional(),
   }),
   /** how a number is known, by its path in the design; a number not named here is a guess */
   basis: z.record(z.string().max(120), basisSchema),
@@ -255,7 +373,19 @@ export type Design = z.infer<typeof designSchema>;
 
 // ---- calibration -------------------------------------------------------------------------------
 /** Fixed order of the calibration vector; covariance rows follow it. */
-export const FACTOR_IDS = ['dragArea', 'induced', 'thrust', 'electricalLoss', 'capacity', 'clMax', 'neutralPoint', 'stiffness', 'strength', 'massGrowth', 'torque'] as const;
+export const FACTOR_IDS = [
+  'dragArea',
+  'induced',
+  'thrust',
+  'electricalLoss',
+  'capacity',
+  'clMax',
+  'neutralPoint',
+  'stiffness',
+  'strength',
+  'massGrowth',
+  'torque',
+] as const;
 export type FactorId = (typeof FACTOR_IDS)[number];
 
 export const calibrationSchema = z.strictObject({

@@ -6,7 +6,20 @@ const finite = z.number().refine(Number.isFinite, 'must be a number');
 const text = z.string().max(4000);
 
 /** The fixed vocabulary of handling notes. `advice` in refine reads these. */
-export const HANDLING = ['as expected', 'nose-heavy', 'tail-heavy', 'tip-stall', 'needs up trim', 'needs down trim', 'needs left trim', 'needs right trim', 'climbs under power', 'sluggish roll', 'long ground run', 'spar bends visibly'] as const;
+export const HANDLING = [
+  'as expected',
+  'nose-heavy',
+  'tail-heavy',
+  'tip-stall',
+  'needs up trim',
+  'needs down trim',
+  'needs left trim',
+  'needs right trim',
+  'climbs under power',
+  'sluggish roll',
+  'long ground run',
+  'spar bends visibly',
+] as const;
 export type Handling = (typeof HANDLING)[number];
 
 export const measurementSchema = z.strictObject({
@@ -25,7 +38,15 @@ export type Measurement = z.infer<typeof measurementSchema>;
 export const logRowSchema = z.tuple([finite, finite, finite, finite, finite, finite, finite]);
 
 /** t [s], throttle 0 to 1, V, A, thrust [N], rotation [rad/s], motor [K] or null */
-export const benchRowSchema = z.tuple([finite, finite.min(0).max(1), finite.min(0).max(200), finite.min(-50).max(1000), finite.min(-5000).max(5000), finite.min(0).max(10000), finite.min(200).max(600).nullable()]);
+export const benchRowSchema = z.tuple([
+  finite,
+  finite.min(0).max(1),
+  finite.min(0).max(200),
+  finite.min(-50).max(1000),
+  finite.min(-5000).max(5000),
+  finite.min(0).max(10000),
+  finite.min(200).max(600).nullable(),
+]);
 export const benchSchema = z.strictObject({
   /** parts of the swap set on the stand; null as the design has them */
   propeller: z.string().max(60).nullable(),
@@ -33,30 +54,53 @@ export const benchSchema = z.strictObject({
   /** propeller and motor as they were when the first run was taken: a later change of the design does not change what was measured */
   fitted: z.strictObject({ propeller: bladesOnly, motor: motorSchema }).optional(),
   /** log: many rows a window, averaged; table: one row a step, read by hand */
-  runs: z.array(z.strictObject({ name: z.string().max(80), kind: z.enum(['log', 'table']), rows: z.array(benchRowSchema).min(1).max(6000) })).max(12),
+  runs: z
+    .array(
+      z.strictObject({
+        name: z.string().max(80),
+        kind: z.enum(['log', 'table']),
+        rows: z.array(benchRowSchema).min(1).max(6000),
+      }),
+    )
+    .max(12),
   /** what the maker says, at full throttle */
-  claim: z.strictObject({ thrust: finite.gt(0).max(5000).nullable(), current: finite.gt(0).max(1000).nullable(), volts: finite.gt(0).max(200).nullable() }).nullable(),
+  claim: z
+    .strictObject({
+      thrust: finite.gt(0).max(5000).nullable(),
+      current: finite.gt(0).max(1000).nullable(),
+      volts: finite.gt(0).max(200).nullable(),
+    })
+    .nullable(),
 });
 export type BenchBody = z.infer<typeof benchSchema>;
 export type BenchRow = z.infer<typeof benchRowSchema>;
 
 /** A flight on rubber. Turns are of the motor, not of the crank. */
 export const rubberRecordSchema = z.strictObject({
-  launchTurns: finite.gt(0).max(30000), turnsLeft: finite.min(0).max(30000).nullable(),
-  launchTorque: finite.gt(0).max(10).nullable(), seconds: finite.gt(0).max(36000), height: finite.min(0).max(3000).nullable(),
-  motorLength: finite.gt(0).max(5).nullable(), pitch: finite.gt(0).max(3).nullable(),
+  launchTurns: finite.gt(0).max(30000),
+  turnsLeft: finite.min(0).max(30000).nullable(),
+  launchTorque: finite.gt(0).max(10).nullable(),
+  seconds: finite.gt(0).max(36000),
+  height: finite.min(0).max(3000).nullable(),
+  motorLength: finite.gt(0).max(5).nullable(),
+  pitch: finite.gt(0).max(3).nullable(),
   /** no rafters, no steering, no thermal */ clean: z.boolean(),
 });
 
 export const testBodySchema = z.strictObject({
   card: z.strictObject({
     title: z.string().max(160),
-    question: text, oneChange: text, expected: text, stopWhen: text,
+    question: text,
+    oneChange: text,
+    expected: text,
+    stopWhen: text,
     loading: z.string().min(1).max(60),
     /** written reason for flying outside the stop line */
     overrideReason: text,
   }),
-  checklist: z.array(z.strictObject({ text: z.string().max(200), done: z.boolean(), caution: z.boolean() })).max(60),
+  checklist: z
+    .array(z.strictObject({ text: z.string().max(200), done: z.boolean(), caution: z.boolean() }))
+    .max(60),
   signedBy: z.string().max(80),
   record: z.strictObject({
     flown: z.boolean(),
@@ -79,7 +123,13 @@ export const testBodySchema = z.strictObject({
     rubber: rubberRecordSchema.optional(),
   }),
   /** logger rows: t [s], x east [m], y north [m], height [m], ground speed [m/s], V, A */
-  log: z.strictObject({ name: z.string().max(200), rows: z.array(logRowSchema).max(40000), remarks: z.array(z.string().max(300)).max(50) }).nullable(),
+  log: z
+    .strictObject({
+      name: z.string().max(200),
+      rows: z.array(logRowSchema).max(40000),
+      remarks: z.array(z.string().max(300)).max(50),
+    })
+    .nullable(),
   measurements: z.array(measurementSchema).max(200),
   /** on the thrust stand, not in the air */ bench: benchSchema.optional(),
 });

@@ -9,13 +9,35 @@ const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !
 export function withTorqueFactor(document: unknown): unknown {
   if (!isRaw(document) || !isRaw(document.calibration)) return document;
   const { mean, covariance } = document.calibration;
-  if (!Array.isArray(mean) || !Array.isArray(covariance) || mean.length !== 10 || covariance.some((row) => !Array.isArray(row))) return { ...document, schemaVersion: 2 };
+  if (
+    !Array.isArray(mean) ||
+    !Array.isArray(covariance) ||
+    mean.length !== 10 ||
+    covariance.some((row) => !Array.isArray(row))
+  )
+    return { ...document, schemaVersion: 2 };
   const rows = (covariance as unknown[][]).map((row) => [...row, 0]);
-  return { ...document, schemaVersion: 2, calibration: { ...document.calibration, mean: [...(mean as unknown[]), 1], covariance: [...rows, [...Array.from({ length: 10 }, () => 0), 0.08 * 0.08]] } };
+  return {
+    ...document,
+    schemaVersion: 2,
+    calibration: {
+      ...document.calibration,
+      mean: [...(mean as unknown[]), 1],
+      covariance: [...rows, [...Array.from({ length: 10 }, () => 0), 0.08 * 0.08]],
+    },
+  };
 }
 
 const STEPS: Record<number, (file: Raw) => Raw> = {
-  1: (file) => ({ ...file, schemaVersion: 2, versions: Array.isArray(file.versions) ? (file.versions as unknown[]).map((v) => (isRaw(v) ? { ...v, document: withTorqueFactor(v.document) } : v)) : file.versions }),
+  1: (file) => ({
+    ...file,
+    schemaVersion: 2,
+    versions: Array.isArray(file.versions)
+      ? (file.versions as unknown[]).map((v) =>
+          isRaw(v) ? { ...v, document: withTorqueFactor(v.document) } : v,
+        )
+      : file.versions,
+  }),
 };
 
 /** Runs the steps from `version` up to the present one. Does not change its input. */

@@ -11,27 +11,43 @@ import { towedLine } from './tow';
 
 const INTERFERENCE = 0.05;
 
-export interface DragItem { name: string; area: number }
+export interface DragItem {
+  name: string;
+  area: number;
+}
 
 /**
  * Parasite drag items at airspeed V, in a state.
  * @param kinematic kinematic viscosity [m2/s]
  * @param state what is open, lowered or towed in it
  */
-export function parasiteItems(design: Design, speed: number, kinematic: number, state?: Pick<Loading, 'addedDrag' | 'towed'>): DragItem[] {
+export function parasiteItems(
+  design: Design,
+  speed: number,
+  kinematic: number,
+  state?: Pick<Loading, 'addedDrag' | 'towed'>,
+): DragItem[] {
   const items: DragItem[] = allBodies(design).map((b, i) => {
-    const body = bodyFacts(b.stations), f = Math.max(body.fineness, 1.5);
+    const body = bodyFacts(b.stations),
+      f = Math.max(body.fineness, 1.5);
     const form = 1 + 1.5 / f ** 1.5 + 7 / f ** 3;
-    return { name: i === 0 ? 'body' : design.pods![i - 1].name, area: b.count * body.wetted * plateFriction((speed * body.length) / kinematic) * form };
+    return {
+      name: i === 0 ? 'body' : design.pods![i - 1].name,
+      area: b.count * body.wetted * plateFriction((speed * body.length) / kinematic) * form,
+    };
   });
   for (const s of design.surfaces) {
     if (s.role !== 'fin') continue;
     const p = planformOf(s);
     items.push({ name: s.name, area: 2.2 * p.area * plateFriction((speed * p.mac) / kinematic) });
   }
-  for (const d of design.dragItems) items.push({ name: d.name, area: d.from ? outsideDragArea(d.from, speed, kinematic) : d.dragArea });
+  for (const d of design.dragItems)
+    items.push({ name: d.name, area: d.from ? outsideDragArea(d.from, speed, kinematic) : d.dragArea });
   if (state?.addedDrag) items.push({ name: 'open or lowered in this state', area: state.addedDrag });
   items.push({ name: 'interference', area: INTERFERENCE * items.reduce((a, i) => a + i.area, 0) });
-  if (state?.towed) { const q = 0.5 * 1.2 * speed * speed; items.push({ name: 'towed body and line', area: towedLine(state.towed, speed, 1.2).drag / q }); }
+  if (state?.towed) {
+    const q = 0.5 * 1.2 * speed * speed;
+    items.push({ name: 'towed body and line', area: towedLine(state.towed, speed, 1.2).drag / q });
+  }
   return items;
 }

@@ -14,15 +14,22 @@ const CD_OPENING = 0.02;
 /** Drag area [m2] at airspeed V [m/s]. @param kinematic kinematic viscosity [m2/s] */
 export function outsideDragArea(d: DragSource, speed: number, kinematic: number): number {
   switch (d.kind) {
-    case 'wire': return CD_WIRE * d.length * d.diameter * d.count;
+    case 'wire':
+      return CD_WIRE * d.length * d.diameter * d.count;
     case 'strut': {
       const r = d.thickness / d.chord;
       // both faces in friction, with the form factor of a section, not less than a tenth of a round bar
-      const cd = Math.max(2 * plateFriction(Math.max(1e3, (speed * d.chord) / kinematic)) * (1 + 2 * r + 60 * r ** 4), 0.1 * CD_WIRE * r);
+      const cd = Math.max(
+        2 * plateFriction(Math.max(1e3, (speed * d.chord) / kinematic)) * (1 + 2 * r + 60 * r ** 4),
+        0.1 * CD_WIRE * r,
+      );
       return cd * d.chord * d.length * d.count;
     }
-    case 'wheel': return (d.faired ? 0.13 : 0.3) * d.diameter * d.width * d.count;
-    case 'opening': return CD_OPENING * d.length * d.width;
-    case 'bluff': return CD_BLUFF[d.shape] * d.frontal;
+    case 'wheel':
+      return (d.faired ? 0.13 : 0.3) * d.diameter * d.width * d.count;
+    case 'opening':
+      return CD_OPENING * d.length * d.width;
+    case 'bluff':
+      return CD_BLUFF[d.shape] * d.frontal;
   }
 }

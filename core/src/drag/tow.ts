@@ -5,25 +5,39 @@
 import { G0 } from '../air';
 import type { Towed } from '../design';
 
-const CD_LINE = 1.1, PIECES = 60;
+const CD_LINE = 1.1,
+  PIECES = 60;
 /** Density of braided line [kg/m3]. */
 const LINE_DENSITY = 1000;
 
-export interface TowShape { /** backward pull at the aircraft [N] */ drag: number; /** downward pull [N] */ weight: number; tension: number; /** behind and below the hook [m] */ behind: number; below: number; /** angle of the line at the hook below the horizontal [rad] */ angle: number }
+export interface TowShape {
+  /** backward pull at the aircraft [N] */ drag: number;
+  /** downward pull [N] */ weight: number;
+  tension: number;
+  /** behind and below the hook [m] */ behind: number;
+  below: number;
+  /** angle of the line at the hook below the horizontal [rad] */ angle: number;
+}
 
 /** @param density of the air [kg/m3] */
 export function towedLine(t: Towed, speed: number, density: number): TowShape {
   const q = 0.5 * density * speed * speed;
   const perLength = LINE_DENSITY * (Math.PI / 4) * t.lineDiameter ** 2 * G0;
-  let H = q * t.dragArea, V = t.mass * G0, behind = 0, below = 0;
+  let H = q * t.dragArea,
+    V = t.mass * G0,
+    behind = 0,
+    below = 0;
   const ds = t.line / PIECES;
   // from the body upward: tension along the line, line drag across it
   for (let i = 0; i < PIECES; i++) {
     const T = Math.sqrt(H * H + V * V) || 1e-9;
-    const c = H / T, s = V / T;
-    behind += c * ds; below += s * ds;
+    const c = H / T,
+      s = V / T;
+    behind += c * ds;
+    below += s * ds;
     const across = q * CD_LINE * t.lineDiameter * ds * s * s;
-    H += across * s; V += perLength * ds - across * c;
+    H += across * s;
+    V += perLength * ds - across * c;
   }
   return { drag: H, weight: V, tension: Math.sqrt(H * H + V * V), behind, below, angle: Math.atan2(V, H) };
 }

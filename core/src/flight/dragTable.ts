@@ -19,27 +19,56 @@ export interface DragTable {
 }
 
 const SPEEDS = [5, 8, 12, 18, 28, 45];
-const CL_LOW = -0.2, CL_HIGH = 1.9, CL_COUNT = 22;
+const CL_LOW = -0.2,
+  CL_HIGH = 1.9,
+  CL_COUNT = 22;
 
 /** @param pace multiplies the speeds of the table: below 1 for indoor models */
-export function buildDragTable(design: Design, aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, air: Air, state?: Pick<Loading, 'addedDrag' | 'towed'>, pace = 1): DragTable {
+export function buildDragTable(
+  design: Design,
+  aero: LinearAero,
+  cgX: number,
+  polars: ReadonlyMap<string, PolarSet>,
+  air: Air,
+  state?: Pick<Loading, 'addedDrag' | 'towed'>,
+  pace = 1,
+): DragTable {
   const nu = air.viscosity / air.density;
-  const cls = Float64Array.from({ length: CL_COUNT }, (_, i) => CL_LOW + ((CL_HIGH - CL_LOW) * i) / (CL_COUNT - 1));
+  const cls = Float64Array.from(
+    { length: CL_COUNT },
+    (_, i) => CL_LOW + ((CL_HIGH - CL_LOW) * i) / (CL_COUNT - 1),
+  );
   const speeds = Float64Array.from(SPEEDS, (v) => v * pace);
   const induced = new Float64Array(CL_COUNT);
-  const profile = Array.from(speeds, (v, k) => Float64Array.from(cls, (cl, i) => {
-    const d = surfaceDrag(aero, cl, cgX, polars, (chord) => (v * chord) / nu);
-    if (k === 0) induced[i] = d.induced;
-    return d.profile;
-  }));
-  const parasite = speeds.map((v) => parasiteItems(design, v, nu, state).reduce((s, item) => s + item.area, 0));
+  const profile = Array.from(speeds, (v, k) =>
+    Float64Array.from(cls, (cl, i) => {
+      const d = surfaceDrag(aero, cl, cgX, polars, (chord) => (v * chord) / nu);
+      if (k === 0) induced[i] = d.induced;
+      return d.profile;
+    }),
+  );
+  const parasite = speeds.map((v) =>
+    parasiteItems(design, v, nu, state).reduce((s, item) => s + item.area, 0),
+  );
   return { speeds, cls, profile, induced, parasite, area: aero.sol.refArea };
 }
 
-export interface DragParts { parasite: number; profile: number; induced: number; total: number; cl: number }
+export interface DragParts {
+  parasite: number;
+  profile: number;
+  induced: number;
+  total: number;
+  cl: number;
+}
 
 /** Drag by part [N] at airspeed V [m/s], lift [N], density [kg/m3]. */
-export function dragAt(t: DragTable, speed: number, lift: number, density: number, f: Pick<Factors, 'dragArea' | 'induced'>): DragParts {
+export function dragAt(
+  t: DragTable,
+  speed: number,
+  lift: number,
+  density: number,
+  f: Pick<Factors, 'dragArea' | 'induced'>,
+): DragParts {
   const q = 0.5 * density * speed * speed;
   const cl = lift / (q * t.area);
   const x = clamp(cl, CL_LOW, CL_HIGH);

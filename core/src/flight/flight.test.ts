@@ -8,7 +8,10 @@ import { linearAero, solveLattice, surfaceDrag } from '../surface';
 import { bestClimb, buildDragTable, dragAt, glide, levelSpeed, stallSpeed, type PointModel } from './index';
 
 const { design } = bitternDocument();
-const contours = new Map([['wing-section', naca4('4412')], ['tail-section', naca4('0009')]]);
+const contours = new Map([
+  ['wing-section', naca4('4412')],
+  ['tail-section', naca4('0009')],
+]);
 const polars = new Map([...contours].map(([id, c]) => [id, polarSet(c, [4e4, 8e4, 1.6e5, 3.2e5, 6.4e5])]));
 const air = airAt(0);
 const nu = air.viscosity / air.density;
@@ -18,48 +21,86 @@ const one = { dragArea: 1, induced: 1 };
 const plain = (v: number, lift: number) => {
   const q = 0.5 * air.density * v * v;
   const d = surfaceDrag(aero, lift / (q * table.area), 0.4, polars, (c) => (v * c) / nu);
-  return q * (table.area * (d.profile + d.induced) + parasiteItems(design, v, nu).reduce((s, i) => s + i.area, 0));
+  return (
+    q * (table.area * (d.profile + d.induced) + parasiteItems(design, v, nu).reduce((s, i) => s + i.area, 0))
+  );
 };
 
 describe('drag table', () => {
-  it.each([[9, 24], [12, 24], [15, 26], [20, 26], [28, 30]])('at %d m/s carrying %d N it agrees with the plain functions within 3 %%', (v, lift) => expect(Math.abs(dragAt(table, v, lift, air.density, one).total / plain(v, lift) - 1)).toBeLessThan(0.03));
+  it.each([
+    [9, 24],
+    [12, 24],
+    [15, 26],
+    [20, 26],
+    [28, 30],
+  ])('at %d m/s carrying %d N it agrees with the plain functions within 3 %%', (v, lift) =>
+    expect(Math.abs(dragAt(table, v, lift, air.density, one).total / plain(v, lift) - 1)).toBeLessThan(0.03),
+  );
   it('its parts add up and answer to their own factor only', () => {
     const d = dragAt(table, 14, 25, air.density, one);
     expect(d.parasite + d.profile + d.induced).toBeCloseTo(d.total, 12);
     const e = dragAt(table, 14, 25, air.density, { dragArea: 1.2, induced: 1 });
     expect(e.total - d.total).toBeCloseTo(0.2 * (d.parasite + d.profile), 9);
-    expect(dragAt(table, 14, 25, air.density, { dragArea: 1, induced: 1.5 }).induced).toBeCloseTo(1.5 * d.induced, 12);
+    expect(dragAt(table, 14, 25, air.density, { dragArea: 1, induced: 1.5 }).induced).toBeCloseTo(
+      1.5 * d.induced,
+      12,
+    );
   });
-  it('is finite from a crawl to a dive, at any load', () => { for (const v of [2, 5, 40, 90]) for (const lift of [-20, 0, 25, 300]) expect(Number.isFinite(dragAt(table, v, lift, air.density, one).total)).toBe(true); });
+  it('is finite from a crawl to a dive, at any load', () => {
+    for (const v of [2, 5, 40, 90])
+      for (const lift of [-20, 0, 25, 300])
+        expect(Number.isFinite(dragAt(table, v, lift, air.density, one).total)).toBe(true);
+  });
 });
 
 describe('build-up', () => {
   it('names every item, and interference is 5 % of the rest', () => {
     const items = parasiteItems(design, 15, nu);
-    expect(items.map((i) => i.name)).toEqual(['body', 'Fin', 'Wheels and legs', 'Hinges, horns, cooling', 'interference']);
+    expect(items.map((i) => i.name)).toEqual([
+      'body',
+      'Fin',
+      'Wheels and legs',
+      'Hinges, horns, cooling',
+      'interference',
+    ]);
     const rest = items.slice(0, -1).reduce((s, i) => s + i.area, 0);
     expect(items.at(-1)!.area).toBeCloseTo(0.05 * rest, 12);
   });
-  it('friction falls with Reynolds number but for the step to turbulence', () => { expect(plateFriction(1e5)).toBeGreaterThan(plateFriction(2.9e5)); expect(plateFriction(1e6)).toBeGreaterThan(plateFriction(1e8)); expect(plateFriction(3.0001e5) / plateFriction(3e5)).toBeCloseTo(1, 2); });
+  it('friction falls with Reynolds number but for the step to turbulence', () => {
+    expect(plateFriction(1e5)).toBeGreaterThan(plateFriction(2.9e5));
+    expect(plateFriction(1e6)).toBeGreaterThan(plateFriction(1e8));
+    expect(plateFriction(3.0001e5) / plateFriction(3e5)).toBeCloseTo(1, 2);
+  });
 });
 
 describe('point performance laws', () => {
-  const model = (mass: number, thrust: number): PointModel => ({ mass, density: air.density, area: table.area, clMax: 1.4, drag: (v, n = 1) => dragAt(table, v, n * mass * 9.80665, air.density, one).total, fullThrust: (v) => Math.max(0, thrust * (1 - v / 32)) });
+  const model = (mass: number, thrust: number): PointModel => ({
+    mass,
+    density: air.density,
+    area: table.area,
+    clMax: 1.4,
+    drag: (v, n = 1) => dragAt(table, v, n * mass * 9.80665, air.density, one).total,
+    fullThrust: (v) => Math.max(0, thrust * (1 - v / 32)),
+  });
   it('at top speed thrust equals drag; more thrust is faster', () => {
-    const m = model(2.6, 12), v = levelSpeed(m, m.fullThrust)!;
+    const m = model(2.6, 12),
+      v = levelSpeed(m, m.fullThrust)!;
     expect(m.fullThrust(v)).toBeCloseTo(m.drag(v), 4);
     expect(levelSpeed(model(2.6, 15), model(2.6, 15).fullThrust)!).toBeGreaterThan(v);
   });
   it('climb is the spare power over weight, and never better than thrust over weight times speed', () => {
-    const m = model(2.6, 12), c = bestClimb(m);
+    const m = model(2.6, 12),
+      c = bestClimb(m);
     expect(c.rate).toBeCloseTo(((m.fullThrust(c.speed) - m.drag(c.speed)) * c.speed) / (2.6 * 9.80665), 6);
     expect(c.rate).toBeLessThan((m.fullThrust(c.speed) * c.speed) / (2.6 * 9.80665));
   });
   it('a glide ratio is lift over drag at its speed; least sink is slower than best glide', () => {
-    const m = model(2.6, 0), g = glide(m);
+    const m = model(2.6, 0),
+      g = glide(m);
     expect(g.ratio).toBeCloseTo((2.6 * 9.80665) / m.drag(g.speed), 4);
     expect(g.sinkSpeed).toBeLessThanOrEqual(g.speed + 1e-6);
     expect(g.sink).toBeLessThan(g.speed / g.ratio + 1e-9);
   });
-  it('speeds go with the root of mass (fact of the trade)', () => expect(stallSpeed(model(5.2, 1)) / stallSpeed(model(2.6, 1))).toBeCloseTo(Math.SQRT2, 9));
+  it('speeds go with the root of mass (fact of the trade)', () =>
+    expect(stallSpeed(model(5.2, 1)) / stallSpeed(model(2.6, 1))).toBeCloseTo(Math.SQRT2, 9));
 });

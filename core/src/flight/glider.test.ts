@@ -2,15 +2,27 @@ import { describe, expect, it } from 'vitest';
 import { climbGlide, glideRange, slopeWindow, stallSpeed, type PointModel } from './index';
 
 /** A parabolic polar: CD = 0.02 + 0.05 CL². */
-const model: PointModel = { mass: 1, density: 1.2, area: 0.3, clMax: 1.2, drag: (v, n = 1) => { const q = 0.6 * v * v, cl = (n * 9.80665) / (q * 0.3); return q * 0.3 * (0.02 + 0.05 * cl * cl); }, fullThrust: () => 4 };
+const model: PointModel = {
+  mass: 1,
+  density: 1.2,
+  area: 0.3,
+  clMax: 1.2,
+  drag: (v, n = 1) => {
+    const q = 0.6 * v * v,
+      cl = (n * 9.80665) / (q * 0.3);
+    return q * 0.3 * (0.02 + 0.05 * cl * cl);
+  },
+  fullThrust: () => 4,
+};
 
 describe('gliding', () => {
   const g = glideRange(model);
-  it('best glide is 1 / (2 sqrt(CD0 k)) (closed form of the parabolic polar)', () => expect(g.ratio).toBeCloseTo(1 / (2 * Math.sqrt(0.02 * 0.05)), 2));
+  it('best glide is 1 / (2 sqrt(CD0 k)) (closed form of the parabolic polar)', () =>
+    expect(g.ratio).toBeCloseTo(1 / (2 * Math.sqrt(0.02 * 0.05)), 2));
   it('glide 8 from 100 m is 800 m; against 5 m/s at 10 m/s airspeed 400 m (trade)', () => {
     const eight: PointModel = { ...model, drag: () => 9.80665 / 8, clMax: 0.55 };
     expect(glideRange(eight).reach(100, 0).distance).toBeCloseTo(800, 6);
-    const at10 = (10 - 5) / (10 / 8) * 100;
+    const at10 = ((10 - 5) / (10 / 8)) * 100;
     expect(at10).toBeCloseTo(400, 9);
     expect(glideRange(eight).reach(100, 5).distance).toBeGreaterThanOrEqual(at10);
   });

@@ -18,7 +18,10 @@ export interface PointModel {
 export const TOP_SPEED_SEARCHED = 120;
 
 /** Stall speed at a load factor n: sqrt(2 n W / (rho S CLmax)). Anderson 6.67 */
-export function stallSpeed(m: Pick<PointModel, 'mass' | 'density' | 'area' | 'clMax'>, loadFactor = 1): number {
+export function stallSpeed(
+  m: Pick<PointModel, 'mass' | 'density' | 'area' | 'clMax'>,
+  loadFactor = 1,
+): number {
   return Math.sqrt((2 * loadFactor * m.mass * G0) / (m.density * m.area * m.clMax));
 }
 
@@ -65,7 +68,9 @@ export interface GroundRunInput {
   /** drag area while rolling at groundCl [m2] */ dragArea: number;
 }
 
-export type GroundRun = { status: 'airborne'; distance: number; time: number; liftOffSpeed: number } | { status: 'never'; reason: 'thrust below friction' };
+export type GroundRun =
+  | { status: 'airborne'; distance: number; time: number; liftOffSpeed: number }
+  | { status: 'never'; reason: 'thrust below friction' };
 
 /**
  * Ground run by integrating over airspeed: m V_ground dV / (T - D - mu (W - L)). Anderson 6.95 with varying forces.
@@ -75,11 +80,13 @@ export function groundRun(m: PointModel, g: GroundRunInput): GroundRun {
   const vLo = g.liftOffFactor * stallSpeed(m);
   const from = Math.min(g.wind, vLo);
   const N = 60;
-  let distance = 0, time = 0;
+  let distance = 0,
+    time = 0;
   for (let i = 0; i < N; i++) {
     const v = from + ((vLo - from) * (i + 0.5)) / N;
     const q = 0.5 * m.density * v * v;
-    const net = m.fullThrust(v) - q * g.dragArea - g.friction * Math.max(0, m.mass * G0 - q * m.area * g.groundCl);
+    const net =
+      m.fullThrust(v) - q * g.dragArea - g.friction * Math.max(0, m.mass * G0 - q * m.area * g.groundCl);
     if (!(net > 0)) return { status: 'never', reason: 'thrust below friction' };
     const dv = (vLo - from) / N;
     distance += (m.mass * (v - g.wind) * dv) / net;

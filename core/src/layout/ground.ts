@@ -8,7 +8,8 @@ import { placeOf, stationAt } from '../surface';
 
 export interface GroundGeometry {
   kind: 'nose wheel' | 'tail wheel' | 'skid';
-  /** lowest blade above the ground, standing level on the main wheels [m] */ propellerClearance: number | null;
+  /** lowest blade above the ground, standing level on the main wheels [m] */ propellerClearance:
+    number | null;
   /** between the main wheels [m] */ track: number;
   /** sideways overturn angle [rad]: smaller is steadier */ overturn: number;
   /** CG ahead (nose wheel) or behind (tail wheel) of the main wheel, as the angle above it [rad]; wrong side is negative */ tipBack: number;
@@ -23,43 +24,103 @@ export function groundGeometry(design: Design, cg: { x: number; z: number }): Gr
   if (wheels.length < 2) return null;
   const track = Math.max(...wheels.map((w) => Math.abs(w.y)));
   const mains = wheels.filter((w) => Math.abs(w.y) > 0.6 * track || track === 0);
-  const main = { x: mains.reduce((s, w) => s + w.x, 0) / mains.length, z: mains.reduce((s, w) => s + w.z, 0) / mains.length };
-  const end = wheels.filter((w) => !mains.includes(w)).sort((a, b) => Math.abs(b.x - main.x) - Math.abs(a.x - main.x))[0];
+  const main = {
+    x: mains.reduce((s, w) => s + w.x, 0) / mains.length,
+    z: mains.reduce((s, w) => s + w.z, 0) / mains.length,
+  };
+  const end = wheels
+    .filter((w) => !mains.includes(w))
+    .sort((a, b) => Math.abs(b.x - main.x) - Math.abs(a.x - main.x))[0];
   const kind = !end ? 'skid' : end.x > main.x ? 'tail wheel' : 'nose wheel';
   const h = cg.z - main.z;
   const p = design.power.propeller;
-  let overturn = Math.atan2(h, track), endLoad = 0;
+  let overturn = Math.atan2(h, track),
+    endLoad = 0;
   if (end) {
     // distance of the CG's foot from the line between the end wheel and one main wheel
-    const dx = main.x - end.x, dy = track - Math.abs(end.y), length = Math.sqrt(dx * dx + dy * dy);
+    const dx = main.x - end.x,
+      dy = track - Math.abs(end.y),
+      length = Math.sqrt(dx * dx + dy * dy);
     overturn = Math.atan2(h, Math.abs(dy * (cg.x - end.x)) / length);
     endLoad = (cg.x - main.x) / (end.x - main.x);
   }
-  let tailStrike = Math.PI / 2, strikes = 'nothing';
+  let tailStrike = Math.PI / 2,
+    strikes = 'nothing';
   const touch = (name: string, x: number, z: number) => {
     if (x <= main.x + 0.01) return;
     const a = Math.atan2(z - main.z, x - main.x);
-    if (a < tailStrike) { tailStrike = a; strikes = name; }
+    if (a < tailStrike) {
+      tailStrike = a;
+      strikes = name;
+    }
   };
   for (const b of design.body) touch('the body', b.x, b.z - b.height / 2);
-  for (const s of design.surfaces) for (const st of s.stations) { const q = placeOf(s, st); touch(s.name.toLowerCase(), q.x + st.chord, q.z); if (s.role === 'fin') { const low = placeOf(s, stationAt(s, 0)); touch(s.name.toLowerCase(), low.x + st.chord, low.z); } }
+  for (const s of design.surfaces)
+    for (const st of s.stations) {
+      const q = placeOf(s, st);
+      touch(s.name.toLowerCase(), q.x + st.chord, q.z);
+      if (s.role === 'fin') {
+        const low = placeOf(s, stationAt(s, 0));
+        touch(s.name.toLowerCase(), low.x + st.chord, low.z);
+      }
+    }
   if (end && kind === 'tail wheel') touch('the tail wheel', end.x, end.z);
-  return { kind, propellerClearance: design.power.unpowered ? null : p.z - p.diameter / 2 - main.z, track: 2 * track, overturn, tipBack: Math.atan2(kind === 'tail wheel' ? cg.x - main.x : main.x - cg.x, h), tailStrike, strikes, endLoad };
+  return {
+    kind,
+    propellerClearance: design.power.unpowered ? null : p.z - p.diameter / 2 - main.z,
+    track: 2 * track,
+    overturn,
+    tipBack: Math.atan2(kind === 'tail wheel' ? cg.x - main.x : main.x - cg.x, h),
+    tailStrike,
+    strikes,
+    endLoad,
+  };
 }
 
-export interface GroundRemark { severity: 'stop' | 'look'; sentence: string }
+export interface GroundRemark {
+  severity: 'stop' | 'look';
+  sentence: string;
+}
 
 const deg = (r: number): string => `${((r * 180) / Math.PI).toFixed(0)}°`;
 
 /** @param needed angle of attack to rotate to, less the wing's incidence to the ground [rad] */
 export function groundRemarks(g: GroundGeometry, needed: number, clearanceWanted = 0.02): GroundRemark[] {
   const out: GroundRemark[] = [];
-  const add = (severity: GroundRemark['severity'], sentence: string) => { out.push({ severity, sentence }); };
-  if (g.propellerClearance !== null && g.propellerClearance < 0) add('stop', `The propeller reaches ${(-1000 * g.propellerClearance).toFixed(0)} mm below the ground: longer legs or a smaller propeller.`);
-  else if (g.propellerClearance !== null && g.propellerClearance < clearanceWanted) add('look', `The propeller clears the ground by ${(1000 * g.propellerClearance).toFixed(0)} mm; a bump or a nose-over takes more.`);
-  if (g.tipBack < 0) add('stop', g.kind === 'tail wheel' ? 'The CG lies ahead of the main wheels: it stands on its nose.' : 'The CG lies behind the main wheels: it sits on its tail.');
-  else if (g.kind === 'tail wheel' && g.tipBack < (12 * Math.PI) / 180) add('look', `The CG stands only ${deg(g.tipBack)} behind the main wheels (16° to 25° is usual): it noses over when the wheels catch.`);
-  if (g.overturn > (63 * Math.PI) / 180) add('look', `Overturn angle ${deg(g.overturn)}, above 63°: it tips in turns on the ground. A wider track or a lower CG.`);
-  if (g.tailStrike < needed - 1e-6) add('look', `It can rotate ${deg(g.tailStrike)} before ${g.strikes} touches; lift-off at the stall angle wants ${deg(needed)}. Longer legs, or count on a faster lift-off.`);
+  const add = (severity: GroundRemark['severity'], sentence: string) => {
+    out.push({ severity, sentence });
+  };
+  if (g.propellerClearance !== null && g.propellerClearance < 0)
+    add(
+      'stop',
+      `The propeller reaches ${(-1000 * g.propellerClearance).toFixed(0)} mm below the ground: longer legs or a smaller propeller.`,
+    );
+  else if (g.propellerClearance !== null && g.propellerClearance < clearanceWanted)
+    add(
+      'look',
+      `The propeller clears the ground by ${(1000 * g.propellerClearance).toFixed(0)} mm; a bump or a nose-over takes more.`,
+    );
+  if (g.tipBack < 0)
+    add(
+      'stop',
+      g.kind === 'tail wheel'
+        ? 'The CG lies ahead of the main wheels: it stands on its nose.'
+        : 'The CG lies behind the main wheels: it sits on its tail.',
+    );
+  else if (g.kind === 'tail wheel' && g.tipBack < (12 * Math.PI) / 180)
+    add(
+      'look',
+      `The CG stands only ${deg(g.tipBack)} behind the main wheels (16° to 25° is usual): it noses over when the wheels catch.`,
+    );
+  if (g.overturn > (63 * Math.PI) / 180)
+    add(
+      'look',
+      `Overturn angle ${deg(g.overturn)}, above 63°: it tips in turns on the ground. A wider track or a lower CG.`,
+    );
+  if (g.tailStrike < needed - 1e-6)
+    add(
+      'look',
+      `It can rotate ${deg(g.tailStrike)} before ${g.strikes} touches; lift-off at the stall angle wants ${deg(needed)}. Longer legs, or count on a faster lift-off.`,
+    );
   return out;
 }

@@ -4,18 +4,37 @@ import { allBodies, isMirrored, placeOf, stationAt } from '../surface';
 
 export type ViewName = 'plan' | 'side' | 'front';
 /** A polyline on paper: u to the right, v up. Plan: nose to the left, right wing down the paper; side: nose to the left; front: seen from ahead. */
-export interface ViewLine { view: ViewName; part: string; kind: 'outline' | 'hinge' | 'disc' | 'centre'; closed: boolean; points: [number, number][] }
+export interface ViewLine {
+  view: ViewName;
+  part: string;
+  kind: 'outline' | 'hinge' | 'disc' | 'centre';
+  closed: boolean;
+  points: [number, number][];
+}
 
 type P3 = [number, number, number];
-const PROJECT: Record<ViewName, (p: P3) => [number, number]> = { plan: ([x, y]) => [x, -y], side: ([x, , z]) => [x, z], front: ([, y, z]) => [-y, z] };
+const PROJECT: Record<ViewName, (p: P3) => [number, number]> = {
+  plan: ([x, y]) => [x, -y],
+  side: ([x, , z]) => [x, z],
+  front: ([, y, z]) => [-y, z],
+};
 
 function edgesOf(s: Surface): { lead: P3[]; trail: P3[] } {
-  const lead = s.stations.map((st): P3 => { const p = placeOf(s, st); return [p.x, p.y, p.z]; });
-  const trail = s.stations.map((st): P3 => { const p = placeOf(s, st), a = s.role === 'fin' ? 0 : s.incidence + st.twist; return [p.x + st.chord * Math.cos(a), p.y, p.z - st.chord * Math.sin(a)]; });
+  const lead = s.stations.map((st): P3 => {
+    const p = placeOf(s, st);
+    return [p.x, p.y, p.z];
+  });
+  const trail = s.stations.map((st): P3 => {
+    const p = placeOf(s, st),
+      a = s.role === 'fin' ? 0 : s.incidence + st.twist;
+    return [p.x + st.chord * Math.cos(a), p.y, p.z - st.chord * Math.sin(a)];
+  });
   return { lead, trail };
 }
 
-export function threeViewLines(design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'rotors' | 'power'>): ViewLine[] {
+export function threeViewLines(
+  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'rotors' | 'power'>,
+): ViewLine[] {
   const out: ViewLine[] = [];
   const views: ViewName[] = ['plan', 'side', 'front'];
   for (const s of design.surfaces) {
@@ -29,34 +48,138 @@ export function threeViewLines(design: Pick<Design, 'surfaces' | 'body' | 'pods'
       }
       const end = s.stations[s.stations.length - 1].y;
       for (const c of s.controls) {
-        const at = (eta: number, f: number): P3 => { const st = stationAt(s, eta * end), p = placeOf(s, st); return flip([p.x + f * st.chord, p.y, p.z]); };
-        const quad = [at(c.from, 1), at(c.from, 1 - c.chordFraction), at(c.to, 1 - c.chordFraction), at(c.to, 1)];
-        out.push({ view: s.role === 'fin' ? 'side' : 'plan', part: s.id, kind: 'hinge', closed: false, points: quad.map(PROJECT[s.role === 'fin' ? 'side' : 'plan']) });
+        const at = (eta: number, f: number): P3 => {
+          const st = stationAt(s, eta * end),
+            p = placeOf(s, st);
+          return flip([p.x + f * st.chord, p.y, p.z]);
+        };
+        const quad = [
+          at(c.from, 1),
+          at(c.from, 1 - c.chordFraction),
+          at(c.to, 1 - c.chordFraction),
+          at(c.to, 1),
+        ];
+        out.push({
+          view: s.role === 'fin' ? 'side' : 'plan',
+          part: s.id,
+          kind: 'hinge',
+          closed: false,
+          points: quad.map(PROJECT[s.role === 'fin' ? 'side' : 'plan']),
+        });
       }
     }
   }
   for (const b of allBodies(design)) {
     for (const side of b.count === 2 ? [1, -1] : [1]) {
-      const y = side * b.y, st = b.stations;
-      out.push({ view: 'plan', part: 'body', kind: 'outline', closed: true, points: [...st.map((p): P3 => [p.x, y + p.width / 2, p.z]), ...[...st].reverse().map((p): P3 => [p.x, y - p.width / 2, p.z])].map(PROJECT.plan) });
-      if (side > 0) out.push({ view: 'side', part: 'body', kind: 'outline', closed: true, points: [...st.map((p): P3 => [p.x, y, p.z + p.height / 2]), ...[...st].reverse().map((p): P3 => [p.x, y, p.z - p.height / 2])].map(PROJECT.side) });
+      const y = side * b.y,
+        st = b.stations;
+      out.push({
+        view: 'plan',
+        part: 'body',
+        kind: 'outline',
+        closed: true,
+        points: [
+          ...st.map((p): P3 => [p.x, y + p.width / 2, p.z]),
+          ...[...st].reverse().map((p): P3 => [p.x, y - p.width / 2, p.z]),
+        ].map(PROJECT.plan),
+      });
+      if (side > 0)
+        out.push({
+          view: 'side',
+          part: 'body',
+          kind: 'outline',
+          closed: true,
+          points: [
+            ...st.map((p): P3 => [p.x, y, p.z + p.height / 2]),
+            ...[...st].reverse().map((p): P3 => [p.x, y, p.z - p.height / 2]),
+          ].map(PROJECT.side),
+        });
       const big = st.reduce((a, p) => (p.width * p.height > a.width * a.height ? p : a));
-      out.push({ view: 'front', part: 'body', kind: 'outline', closed: true, points: circle(48, (c, s): P3 => [big.x, y + (big.width / 2) * c, big.z + (big.height / 2) * s]).map(PROJECT.front) });
+      out.push({
+        view: 'front',
+        part: 'body',
+        kind: 'outline',
+        closed: true,
+        points: circle(48, (c, s): P3 => [big.x, y + (big.width / 2) * c, big.z + (big.height / 2) * s]).map(
+          PROJECT.front,
+        ),
+      });
     }
   }
   if (!design.power.unpowered) {
-    const p = design.power.propeller, R = p.diameter / 2;
-    out.push({ view: 'front', part: 'propeller', kind: 'disc', closed: true, points: circle(60, (c, s): P3 => [p.x, R * c, p.z + R * s]).map(PROJECT.front) });
-    out.push({ view: 'plan', part: 'propeller', kind: 'disc', closed: false, points: ([[p.x, R, p.z], [p.x, -R, p.z]] as P3[]).map(PROJECT.plan) });
-    out.push({ view: 'side', part: 'propeller', kind: 'disc', closed: false, points: ([[p.x, 0, p.z + R], [p.x, 0, p.z - R]] as P3[]).map(PROJECT.side) });
+    const p = design.power.propeller,
+      R = p.diameter / 2;
+    out.push({
+      view: 'front',
+      part: 'propeller',
+      kind: 'disc',
+      closed: true,
+      points: circle(60, (c, s): P3 => [p.x, R * c, p.z + R * s]).map(PROJECT.front),
+    });
+    out.push({
+      view: 'plan',
+      part: 'propeller',
+      kind: 'disc',
+      closed: false,
+      points: (
+        [
+          [p.x, R, p.z],
+          [p.x, -R, p.z],
+        ] as P3[]
+      ).map(PROJECT.plan),
+    });
+    out.push({
+      view: 'side',
+      part: 'propeller',
+      kind: 'disc',
+      closed: false,
+      points: (
+        [
+          [p.x, 0, p.z + R],
+          [p.x, 0, p.z - R],
+        ] as P3[]
+      ).map(PROJECT.side),
+    });
   }
   for (const r of design.rotors ?? []) {
     const R = r.diameter / 2;
-    out.push({ view: 'plan', part: r.id, kind: 'disc', closed: true, points: circle(48, (c, s): P3 => [r.x + R * c, r.y + R * s, r.z]).map(PROJECT.plan) });
-    out.push({ view: 'side', part: r.id, kind: 'disc', closed: false, points: ([[r.x - R, r.y, r.z], [r.x + R, r.y, r.z]] as P3[]).map(PROJECT.side) });
-    out.push({ view: 'front', part: r.id, kind: 'disc', closed: false, points: ([[r.x, r.y - R, r.z], [r.x, r.y + R, r.z]] as P3[]).map(PROJECT.front) });
+    out.push({
+      view: 'plan',
+      part: r.id,
+      kind: 'disc',
+      closed: true,
+      points: circle(48, (c, s): P3 => [r.x + R * c, r.y + R * s, r.z]).map(PROJECT.plan),
+    });
+    out.push({
+      view: 'side',
+      part: r.id,
+      kind: 'disc',
+      closed: false,
+      points: (
+        [
+          [r.x - R, r.y, r.z],
+          [r.x + R, r.y, r.z],
+        ] as P3[]
+      ).map(PROJECT.side),
+    });
+    out.push({
+      view: 'front',
+      part: r.id,
+      kind: 'disc',
+      closed: false,
+      points: (
+        [
+          [r.x, r.y - R, r.z],
+          [r.x, r.y + R, r.z],
+        ] as P3[]
+      ).map(PROJECT.front),
+    });
   }
   return out;
 }
 
-function circle(n: number, at: (c: number, s: number) => P3): P3[] { return Array.from({ length: n }, (_, i) => at(Math.cos((2 * Math.PI * i) / n), Math.sin((2 * Math.PI * i) / n))); }
+function circle(n: number, at: (c: number, s: number) => P3): P3[] {
+  return Array.from({ length: n }, (_, i) =>
+    at(Math.cos((2 * Math.PI * i) / n), Math.sin((2 * Math.PI * i) / n)),
+  );
+}

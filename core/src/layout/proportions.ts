@@ -3,40 +3,79 @@ import type { Design, ReferenceModel } from '../design';
 import { planformOf } from '../surface';
 
 export interface Proportions {
-  aspectRatio: number | null; /** [kg/m2] */ wingLoading: number | null; tailShare: number | null; finShare: number | null;
-  /** tail arm over mean chord */ tailArm: number | null; bodyLength: number | null; cgChord: number | null; tailVolume: number | null;
+  aspectRatio: number | null;
+  /** [kg/m2] */ wingLoading: number | null;
+  tailShare: number | null;
+  finShare: number | null;
+  /** tail arm over mean chord */ tailArm: number | null;
+  bodyLength: number | null;
+  cgChord: number | null;
+  tailVolume: number | null;
 }
 
-const mean = (list: (number | null)[]): number | null => { const v = list.filter((x): x is number => x !== null); return v.length > 0 ? v.reduce((s, x) => s + x, 0) / v.length : null; };
+const mean = (list: (number | null)[]): number | null => {
+  const v = list.filter((x): x is number => x !== null);
+  return v.length > 0 ? v.reduce((s, x) => s + x, 0) / v.length : null;
+};
 
 export function proportionsOf(m: ReferenceModel): Proportions {
   const chord = m.area / m.span;
-  const arm = m.tailArm === null ? null : m.tailArm / chord, tail = m.tailArea === null ? null : m.tailArea / m.area;
-  return { aspectRatio: (m.span * m.span) / m.area, wingLoading: m.mass === null ? null : m.mass / m.area, tailShare: tail, finShare: m.finArea === null ? null : m.finArea / m.area, tailArm: arm, bodyLength: m.bodyLength === null ? null : m.bodyLength / m.span, cgChord: m.cgChord, tailVolume: arm === null || tail === null ? null : arm * tail };
+  const arm = m.tailArm === null ? null : m.tailArm / chord,
+    tail = m.tailArea === null ? null : m.tailArea / m.area;
+  return {
+    aspectRatio: (m.span * m.span) / m.area,
+    wingLoading: m.mass === null ? null : m.mass / m.area,
+    tailShare: tail,
+    finShare: m.finArea === null ? null : m.finArea / m.area,
+    tailArm: arm,
+    bodyLength: m.bodyLength === null ? null : m.bodyLength / m.span,
+    cgChord: m.cgChord,
+    tailVolume: arm === null || tail === null ? null : arm * tail,
+  };
 }
 
 export function averageProportions(list: readonly ReferenceModel[]): Proportions {
   const all = list.map(proportionsOf);
-  return Object.fromEntries((['aspectRatio', 'wingLoading', 'tailShare', 'finShare', 'tailArm', 'bodyLength', 'cgChord', 'tailVolume'] as const).map((k) => [k, mean(all.map((p) => p[k]))])) as unknown as Proportions;
+  return Object.fromEntries(
+    (
+      [
+        'aspectRatio',
+        'wingLoading',
+        'tailShare',
+        'finShare',
+        'tailArm',
+        'bodyLength',
+        'cgChord',
+        'tailVolume',
+      ] as const
+    ).map((k) => [k, mean(all.map((p) => p[k]))]),
+  ) as unknown as Proportions;
 }
 
 /** The surfaces of a design scaled to averaged proportions at its present span; what the models do not tell is kept. */
 export function withProportions(design: Design, p: Proportions): Design['surfaces'] {
-  const wing = design.surfaces.find((s) => s.role === 'wing')!, w = planformOf(wing);
+  const wing = design.surfaces.find((s) => s.role === 'wing')!,
+    w = planformOf(wing);
   const chordFactor = p.aspectRatio === null ? 1 : w.aspectRatio / p.aspectRatio;
   const chorded = { ...wing, stations: wing.stations.map((s) => ({ ...s, chord: s.chord * chordFactor })) };
   const now = planformOf(chorded);
   const scale = (s: Design['surfaces'][number], share: number | null) => {
     if (share === null) return s;
     const k = Math.sqrt((share * now.area) / planformOf(s).area);
-    return { ...s, stations: s.stations.map((q) => ({ ...q, y: q.y * k, x: q.x * k, z: q.z * k, chord: q.chord * k })) };
+    return {
+      ...s,
+      stations: s.stations.map((q) => ({ ...q, y: q.y * k, x: q.x * k, z: q.z * k, chord: q.chord * k })),
+    };
   };
   return design.surfaces.map((s) => {
     if (s.id === wing.id) return chorded;
     const sized = scale(s, s.role === 'tail' ? p.tailShare : s.role === 'fin' ? p.finShare : null);
     if (s.role !== 'tail' || p.tailArm === null) return sized;
     const t = planformOf(sized);
-    return { ...sized, x: sized.x + (now.macX + 0.25 * now.mac + p.tailArm * now.mac - t.macX - 0.25 * t.mac) };
+    return {
+      ...sized,
+      x: sized.x + (now.macX + 0.25 * now.mac + p.tailArm * now.mac - t.macX - 0.25 * t.mac),
+    };
   });
 }
 
@@ -44,13 +83,28 @@ export function withProportions(design: Design, p: Proportions): Design['surface
 export function beyondModels(design: Design, list: readonly ReferenceModel[], mass: number): string[] {
   if (list.length < 2) return [];
   const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
-  const tail = design.surfaces.find((s) => s.role === 'tail'), t = tail && planformOf(tail);
-  const mine: Partial<Proportions> = { aspectRatio: wing.aspectRatio, wingLoading: mass / wing.area, ...(t ? { tailShare: t.area / wing.area } : {}) };
-  const names = { aspectRatio: 'Aspect ratio', wingLoading: 'Wing loading [kg/m²]', tailShare: 'Tail over wing area' } as const;
+  const tail = design.surfaces.find((s) => s.role === 'tail'),
+    t = tail && planformOf(tail);
+  const mine: Partial<Proportions> = {
+    aspectRatio: wing.aspectRatio,
+    wingLoading: mass / wing.area,
+    ...(t ? { tailShare: t.area / wing.area } : {}),
+  };
+  const names = {
+    aspectRatio: 'Aspect ratio',
+    wingLoading: 'Wing loading [kg/m²]',
+    tailShare: 'Tail over wing area',
+  } as const;
   return (Object.keys(names) as (keyof typeof names)[]).flatMap((k) => {
-    const v = list.map((m) => proportionsOf(m)[k]).filter((x): x is number => x !== null), x = mine[k];
+    const v = list.map((m) => proportionsOf(m)[k]).filter((x): x is number => x !== null),
+      x = mine[k];
     if (v.length < 2 || x == null) return [];
-    const lo = Math.min(...v), hi = Math.max(...v);
-    return x < lo || x > hi ? [`${names[k]} ${x.toFixed(2)} lies outside the ${v.length} models’ ${lo.toFixed(2)} to ${hi.toFixed(2)}.`] : [];
+    const lo = Math.min(...v),
+      hi = Math.max(...v);
+    return x < lo || x > hi
+      ? [
+          `${names[k]} ${x.toFixed(2)} lies outside the ${v.length} models’ ${lo.toFixed(2)} to ${hi.toFixed(2)}.`,
+        ]
+      : [];
   });
 }

@@ -6,7 +6,8 @@ import { planformOf, solveTrim, stripLift, stripStrengths, tailVolume, type Line
 export interface School {
   id: 'margin' | 'tail-volume' | 'percent' | 'foreplane';
   name: string;
-  /** CG limits [m]; null where it says nothing of one end */ forward: number | null; aft: number | null;
+  /** CG limits [m]; null where it says nothing of one end */ forward: number | null;
+  aft: number | null;
   recommended: boolean;
   why: string;
 }
@@ -21,16 +22,26 @@ export function tailVolumeNeutral(aspectRatio: number, tailVolume: number): numb
  * @param limits largest section lift coefficient by strip
  * @returns null when one of them stalls first everywhere looked
  */
-export function foreplaneFirstLimit(aero: LinearAero, limits: readonly number[], margin = 0.05): number | null {
+export function foreplaneFirstLimit(
+  aero: LinearAero,
+  limits: readonly number[],
+  margin = 0.05,
+): number | null {
   const { sol } = aero;
   const lead = (cgX: number): number => {
-    const at = (cl: number) => { const t = solveTrim(aero, cl, cgX); return stripLift(sol, stripStrengths(sol, t.alpha, t.elevator)); };
-    const low = at(0), unit = at(1);
-    let canard = Infinity, wing = Infinity;
+    const at = (cl: number) => {
+      const t = solveTrim(aero, cl, cgX);
+      return stripLift(sol, stripStrengths(sol, t.alpha, t.elevator));
+    };
+    const low = at(0),
+      unit = at(1);
+    let canard = Infinity,
+      wing = Infinity;
     sol.strips.forEach((s, i) => {
       const cl = (limits[i] - low[i]) / (unit[i] - low[i]);
       if (!(unit[i] > low[i])) return;
-      if (s.role === 'canard') canard = Math.min(canard, cl); else if (s.role === 'wing') wing = Math.min(wing, cl);
+      if (s.role === 'canard') canard = Math.min(canard, cl);
+      else if (s.role === 'wing') wing = Math.min(wing, cl);
     });
     return Math.min(canard, 9) * (1 + margin) - Math.min(wing, 9);
   };
@@ -39,31 +50,83 @@ export function foreplaneFirstLimit(aero: LinearAero, limits: readonly number[],
 }
 
 export function schoolsOf(design: Design, aero: LinearAero, limits: readonly number[]): School[] {
-  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!), { marginMin, marginMax } = design.flight;
-  const behind = design.surfaces.filter((s) => s.role === 'tail'), ahead = design.surfaces.find((s) => s.role === 'canard');
+  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!),
+    { marginMin, marginMax } = design.flight;
+  const behind = design.surfaces.filter((s) => s.role === 'tail'),
+    ahead = design.surfaces.find((s) => s.role === 'canard');
   const pct = (f: number) => wing.macX + f * wing.mac;
-  const out: School[] = [{
-    id: 'margin', name: 'Static margin about the computed neutral point', forward: aero.neutralX - marginMax * wing.mac, aft: aero.neutralX - marginMin * wing.mac, recommended: true,
-    why: 'It counts every surface, the body and the downwash of this aircraft, for any layout; tests move it.',
-  }];
+  const out: School[] = [
+    {
+      id: 'margin',
+      name: 'Static margin about the computed neutral point',
+      forward: aero.neutralX - marginMax * wing.mac,
+      aft: aero.neutralX - marginMin * wing.mac,
+      recommended: true,
+      why: 'It counts every surface, the body and the downwash of this aircraft, for any layout; tests move it.',
+    },
+  ];
   if (behind.length > 0 && !ahead) {
     const V = behind.reduce((s, t) => s + tailVolume(wing, planformOf(t), false).volume, 0);
     const np = tailVolumeNeutral(wing.aspectRatio, V);
-    out.push({ id: 'tail-volume', name: 'Tail-volume rule of free-flight builders', forward: pct(np - marginMax), aft: pct(np - marginMin), recommended: false, why: `Neutral point near ${(100 * np).toFixed(0)} % of the mean chord from tail volume ${V.toFixed(2)} alone (arm between quarter chords). Good for models with a big lifting tail on a thin stick; it knows nothing of a body, or of sweep.` });
+    out.push({
+      id: 'tail-volume',
+      name: 'Tail-volume rule of free-flight builders',
+      forward: pct(np - marginMax),
+      aft: pct(np - marginMin),
+      recommended: false,
+      why: `Neutral point near ${(100 * np).toFixed(0)} % of the mean chord from tail volume ${V.toFixed(2)} alone (arm between quarter chords). Good for models with a big lifting tail on a thin stick; it knows nothing of a body, or of sweep.`,
+    });
   }
-  if (!ahead && behind.length > 0) out.push({ id: 'percent', name: 'A plain percentage of the chord', forward: pct(0.25), aft: pct(0.33), recommended: false, why: 'A quarter to a third of the mean chord suits an ordinary tail; with half the wing’s area behind, 90 % is right, and on a tailless wing a third is fatal. A starting guess where nothing else is known.' });
-  if (behind.length === 0 && !ahead) out.push({ id: 'percent', name: 'A plain percentage of the chord', forward: pct(0.15), aft: pct(0.22), recommended: false, why: 'Tailless wings sit at 15 to 22 % of the mean chord (common practice); a few millimetres decide, so measure the mean chord first.' });
+  if (!ahead && behind.length > 0)
+    out.push({
+      id: 'percent',
+      name: 'A plain percentage of the chord',
+      forward: pct(0.25),
+      aft: pct(0.33),
+      recommended: false,
+      why: 'A quarter to a third of the mean chord suits an ordinary tail; with half the wing’s area behind, 90 % is right, and on a tailless wing a third is fatal. A starting guess where nothing else is known.',
+    });
+  if (behind.length === 0 && !ahead)
+    out.push({
+      id: 'percent',
+      name: 'A plain percentage of the chord',
+      forward: pct(0.15),
+      aft: pct(0.22),
+      recommended: false,
+      why: 'Tailless wings sit at 15 to 22 % of the mean chord (common practice); a few millimetres decide, so measure the mean chord first.',
+    });
   if (ahead) {
     const x = foreplaneFirstLimit(aero, limits);
-    out.push({ id: 'foreplane', name: 'The foreplane must stall first', forward: null, aft: x, recommended: false, why: x === null ? 'Within reach of the neutral point the order of stalling does not change; see the stall map.' : 'Behind this the wing lets go before the foreplane and the nose pitches up. The recommended limits must lie ahead of it too.' });
+    out.push({
+      id: 'foreplane',
+      name: 'The foreplane must stall first',
+      forward: null,
+      aft: x,
+      recommended: false,
+      why:
+        x === null
+          ? 'Within reach of the neutral point the order of stalling does not change; see the stall map.'
+          : 'Behind this the wing lets go before the foreplane and the nose pitches up. The recommended limits must lie ahead of it too.',
+    });
   }
   return out;
 }
 
-export interface FirstFlight { start: number; startChord: number; step: number; stepChord: number; aftMost: number; sentence: string }
+export interface FirstFlight {
+  start: number;
+  startChord: number;
+  step: number;
+  stepChord: number;
+  aftMost: number;
+  sentence: string;
+}
 
 /** Begin at the forward end; steps of 1 % of the mean chord, not under 1 mm. @param now CG of the state meant for the first flight [m] */
-export function firstFlight(design: Design, limits: { forward: number; aft: number }, now: number): FirstFlight {
+export function firstFlight(
+  design: Design,
+  limits: { forward: number; aft: number },
+  now: number,
+): FirstFlight {
   const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   const width = limits.aft - limits.forward;
   const start = limits.forward + 0.1 * width;
@@ -71,5 +134,12 @@ export function firstFlight(design: Design, limits: { forward: number; aft: numb
   const on = (x: number) => (x - wing.macX) / wing.mac;
   const mm = (x: number) => `${(1000 * x).toFixed(0)} mm`;
   const shift = start - now;
-  return { start, startChord: on(start), step, stepChord: step / wing.mac, aftMost: limits.aft, sentence: `First flight with the CG at ${mm(start)} from the nose datum, ${(100 * on(start)).toFixed(0)} % of the mean chord: ${Math.abs(shift) < 0.0015 ? 'where it is' : `${mm(Math.abs(shift))} ${shift < 0 ? 'ahead of' : 'behind'} where it is now`}. Then ${mm(step)} aft a flight, not past ${mm(limits.aft)}; write down who moved it.` };
+  return {
+    start,
+    startChord: on(start),
+    step,
+    stepChord: step / wing.mac,
+    aftMost: limits.aft,
+    sentence: `First flight with the CG at ${mm(start)} from the nose datum, ${(100 * on(start)).toFixed(0)} % of the mean chord: ${Math.abs(shift) < 0.0015 ? 'where it is' : `${mm(Math.abs(shift))} ${shift < 0 ? 'ahead of' : 'behind'} where it is now`}. Then ${mm(step)} aft a flight, not past ${mm(limits.aft)}; write down who moved it.`,
+  };
 }

@@ -1,4 +1,12 @@
-export { cgFromScales, cgPath, itemPoints, loadedState, massState, payloadPoints, plannedItem } from './ledger';
+export {
+  cgFromScales,
+  cgPath,
+  itemPoints,
+  loadedState,
+  massState,
+  payloadPoints,
+  plannedItem,
+} from './ledger';
 export type { MassState, PointMass } from './ledger';
 export { measuresOf } from './made';
 export type { Measures } from './made';

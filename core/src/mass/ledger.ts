@@ -8,28 +8,48 @@ import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
 
 export interface PointMass {
-  id: string; name: string; mass: number; x: number; y: number; z: number; inWing: boolean;
+  id: string;
+  name: string;
+  mass: number;
+  x: number;
+  y: number;
+  z: number;
+  inWing: boolean;
   /** standard uncertainty [kg] */ sigma: number;
   /** about its own centre [kg m2]; a point has none */ own?: { ixx: number; iyy: number; izz: number };
 }
 
 export interface MassState {
   mass: number;
-  x: number; y: number; z: number;
-  /** about the CG [kg m2] */ ixx: number; iyy: number; izz: number; ixz: number;
-  /** standard uncertainty of the mass [kg] and of the CG along x [m], from those of the items */ sigmaMass: number; sigmaX: number;
+  x: number;
+  y: number;
+  z: number;
+  /** about the CG [kg m2] */ ixx: number;
+  iyy: number;
+  izz: number;
+  ixz: number;
+  /** standard uncertainty of the mass [kg] and of the CG along x [m], from those of the items */ sigmaMass: number;
+  sigmaX: number;
   points: PointMass[];
 }
 
 /** Planned mass [kg] and place of one item; areal items take their surface's plan area and sit at 40 % of its mean chord (common practice); made ones where their volume lies. */
-export function plannedItem(item: Item, design: Pick<Design, 'surfaces' | 'body' | 'sections'>): { mass: number; x: number; z: number } {
+export function plannedItem(
+  item: Item,
+  design: Pick<Design, 'surfaces' | 'body' | 'sections'>,
+): { mass: number; x: number; z: number } {
   const planned = item.planned;
   if (planned.kind === 'mass') return { mass: planned.mass, x: item.x, z: item.z };
   if (planned.kind === 'made') {
     const m = measuresOf(design, planned.part);
     if (!m) return { mass: 0, x: item.x, z: item.z };
     const { skin, core, covering } = planned;
-    const mass = (skin ? m.wetted * skin.thickness * skin.density : 0) + (core ? Math.max(0, m.volume - (skin ? m.wetted * skin.thickness : 0)) * core.density * core.infill : 0) + (covering ? m.wetted * covering.perArea : 0);
+    const mass =
+      (skin ? m.wetted * skin.thickness * skin.density : 0) +
+      (core
+        ? Math.max(0, m.volume - (skin ? m.wetted * skin.thickness : 0)) * core.density * core.infill
+        : 0) +
+      (covering ? m.wetted * covering.perArea : 0);
     return { mass, x: m.x, z: m.z };
   }
   const surface = design.surfaces.find((s) => s.id === planned.surface);
@@ -40,9 +60,18 @@ export function plannedItem(item: Item, design: Pick<Design, 'surfaces' | 'body'
 
 /** Mean square distance from the middle of a surface's area, along its span [m2]. */
 function spanSquare(surface: Design['surfaces'][number]): number {
-  const s = surface.stations, end = s[s.length - 1].y, y0 = surface.y ?? 0, N = 16;
-  let area = 0, sum = 0;
-  for (let i = 0; i < N; i++) { const y = (end * (i + 0.5)) / N, c = stationAt(surface, y).chord; area += c; sum += c * (y0 + y) ** 2; }
+  const s = surface.stations,
+    end = s[s.length - 1].y,
+    y0 = surface.y ?? 0,
+    N = 16;
+  let area = 0,
+    sum = 0;
+  for (let i = 0; i < N; i++) {
+    const y = (end * (i + 0.5)) / N,
+      c = stationAt(surface, y).chord;
+    area += c;
+    sum += c * (y0 + y) ** 2;
+  }
   return sum / area;
 }
 
@@ -54,10 +83,28 @@ function ownInertia(item: Item, mass: number, design: Design): PointMass['own'] 
   const planned = item.planned;
   const part = planned.kind === 'areal' ? planned.surface : planned.kind === 'made' ? planned.part : null;
   const surface = design.surfaces.find((s) => s.id === part);
-  if (surface) { const k = mass * spanSquare(surface), c = (mass * planformOf(surface).mac ** 2) / 16; return surface.role === 'fin' ? { ixx: k / 4, iyy: k / 4 + c, izz: c } : { ixx: k, iyy: c, izz: k + c }; }
-  if (item.box) { const { length: l, width: w, height: h } = item.box; return { ixx: (mass * (w * w + h * h)) / 12, iyy: (mass * (l * l + h * h)) / 12, izz: (mass * (l * l + w * w)) / 12 }; }
-  if (item.inWing) { const b = planformOf(design.surfaces.find((s) => s.role === 'wing')!).span; const k = mass * (b / 4) ** 2; return { ixx: k, iyy: 0, izz: k }; }
-  if (item.group === 'structure') { const k = (mass * bodyFacts(design.body).length ** 2) / 12; return { ixx: 0, iyy: k, izz: k }; }
+  if (surface) {
+    const k = mass * spanSquare(surface),
+      c = (mass * planformOf(surface).mac ** 2) / 16;
+    return surface.role === 'fin' ? { ixx: k / 4, iyy: k / 4 + c, izz: c } : { ixx: k, iyy: c, izz: k + c };
+  }
+  if (item.box) {
+    const { length: l, width: w, height: h } = item.box;
+    return {
+      ixx: (mass * (w * w + h * h)) / 12,
+      iyy: (mass * (l * l + h * h)) / 12,
+      izz: (mass * (l * l + w * w)) / 12,
+    };
+  }
+  if (item.inWing) {
+    const b = planformOf(design.surfaces.find((s) => s.role === 'wing')!).span;
+    const k = mass * (b / 4) ** 2;
+    return { ixx: k, iyy: 0, izz: k };
+  }
+  if (item.group === 'structure') {
+    const k = (mass * bodyFacts(design.body).length ** 2) / 12;
+    return { ixx: 0, iyy: k, izz: k };
+  }
   return { ixx: 0, iyy: 0, izz: 0 };
 }
 
@@ -67,19 +114,37 @@ function ownInertia(item: Item, mass: number, design: Design): PointMass['own'] 
  * @param growth multiplies what is not weighed
  * @param state what is moved or absent in it
  */
-export function itemPoints(design: Design, use: 'plan' | 'best', growth: number, state?: Pick<Loading, 'moved' | 'absent'>): PointMass[] {
-  return design.items.filter((i) => !state?.absent?.includes(i.id)).map((item) => {
-    const plan = plannedItem(item, design);
-    const weighed = use === 'best' ? item.weighed : null;
-    const mass = weighed ?? plan.mass * growth;
-    const to = state?.moved?.find((m) => m.item === item.id);
-    return { id: item.id, name: item.name, mass, x: to?.x ?? plan.x, y: to?.y ?? item.y, z: to?.z ?? plan.z, inWing: item.inWing, sigma: weighed === null ? item.spread * mass : 0.002 * mass, own: ownInertia(item, mass, design) };
-  });
+export function itemPoints(
+  design: Design,
+  use: 'plan' | 'best',
+  growth: number,
+  state?: Pick<Loading, 'moved' | 'absent'>,
+): PointMass[] {
+  return design.items
+    .filter((i) => !state?.absent?.includes(i.id))
+    .map((item) => {
+      const plan = plannedItem(item, design);
+      const weighed = use === 'best' ? item.weighed : null;
+      const mass = weighed ?? plan.mass * growth;
+      const to = state?.moved?.find((m) => m.item === item.id);
+      return {
+        id: item.id,
+        name: item.name,
+        mass,
+        x: to?.x ?? plan.x,
+        y: to?.y ?? item.y,
+        z: to?.z ?? plan.z,
+        inWing: item.inWing,
+        sigma: weighed === null ? item.spread * mass : 0.002 * mass,
+        own: ownInertia(item, mass, design),
+      };
+    });
 }
 
 /** The order in which rows of the bay are filled: those that leave last first. */
 function fillOrder(rows: number, leaves: NonNullable<Loading['leaves']>): number[] {
-  const all = Array.from({ length: rows }, (_, i) => i), middle = (rows - 1) / 2;
+  const all = Array.from({ length: rows }, (_, i) => i),
+    middle = (rows - 1) / 2;
   if (leaves === 'front first') return all.reverse();
   if (leaves === 'rear first') return all;
   return all.sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle) || a - b);
@@ -93,18 +158,35 @@ export function payloadPoints(design: Design, loading: Pick<Loading, 'count' | '
   const order = fillOrder(rows, loading.leaves ?? 'outer first');
   return Array.from({ length: loading.count }, (_, k) => {
     const row = order[Math.floor(k / p.perRow)] ?? (rows - 1) / 2;
-    return { id: `payload-${k}`, name: p.name, mass: p.unitMass, x: p.x + row * p.pitch, y: 0, z: p.z, inWing: false, sigma: 0.01 * p.unitMass };
+    return {
+      id: `payload-${k}`,
+      name: p.name,
+      mass: p.unitMass,
+      x: p.x + row * p.pitch,
+      y: 0,
+      z: p.z,
+      inWing: false,
+      sigma: 0.01 * p.unitMass,
+    };
   });
 }
 
 /** Mass, CG and inertia of point masses. */
 export function massState(points: readonly PointMass[]): MassState {
   const mass = points.reduce((s, p) => s + p.mass, 0);
-  const mean = (f: (p: PointMass) => number) => points.reduce((s, p) => s + p.mass * f(p), 0) / Math.max(mass, 1e-9);
-  const x = mean((p) => p.x), y = mean((p) => p.y), z = mean((p) => p.z);
-  let ixx = 0, iyy = 0, izz = 0, ixz = 0;
+  const mean = (f: (p: PointMass) => number) =>
+    points.reduce((s, p) => s + p.mass * f(p), 0) / Math.max(mass, 1e-9);
+  const x = mean((p) => p.x),
+    y = mean((p) => p.y),
+    z = mean((p) => p.z);
+  let ixx = 0,
+    iyy = 0,
+    izz = 0,
+    ixz = 0;
   for (const p of points) {
-    const dx = p.x - x, dy = p.y - y, dz = p.z - z;
+    const dx = p.x - x,
+      dy = p.y - y,
+      dz = p.z - z;
     ixx += p.mass * (dy * dy + dz * dz) + (p.own?.ixx ?? 0);
     iyy += p.mass * (dx * dx + dz * dz) + (p.own?.iyy ?? 0);
     izz += p.mass * (dx * dx + dy * dy) + (p.own?.izz ?? 0);
@@ -116,21 +198,37 @@ export function massState(points: readonly PointMass[]): MassState {
 }
 
 /** The aircraft in one loading, a towed thing not in it: it hangs by its line. */
-export function loadedState(design: Design, loading: Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent'>, use: 'plan' | 'best', growth: number): MassState {
+export function loadedState(
+  design: Design,
+  loading: Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent'>,
+  use: 'plan' | 'best',
+  growth: number,
+): MassState {
   return massState([...itemPoints(design, use, growth, loading), ...payloadPoints(design, loading)]);
 }
 
 /** The CG while the payload leaves unit by unit, from full to empty. */
-export function cgPath(design: Design, loading: Loading, growth = 1): { count: number; mass: number; x: number; z: number }[] {
+export function cgPath(
+  design: Design,
+  loading: Loading,
+  growth = 1,
+): { count: number; mass: number; x: number; z: number }[] {
   return Array.from({ length: loading.count + 1 }, (_, k) => {
-    const count = loading.count - k, s = loadedState(design, { ...loading, count }, 'best', growth);
+    const count = loading.count - k,
+      s = loadedState(design, { ...loading, count }, 'best', growth);
     return { count, mass: s.mass, x: s.x, z: s.z };
   });
 }
 
 /** Mass and CG from two or three scales, each reading under a known point. @throws nothing: no mass gives null */
-export function cgFromScales(readings: readonly { x: number; y: number; mass: number }[]): { mass: number; x: number; y: number } | null {
+export function cgFromScales(
+  readings: readonly { x: number; y: number; mass: number }[],
+): { mass: number; x: number; y: number } | null {
   const mass = readings.reduce((s, r) => s + r.mass, 0);
   if (!(mass > 0)) return null;
-  return { mass, x: readings.reduce((s, r) => s + r.mass * r.x, 0) / mass, y: readings.reduce((s, r) => s + r.mass * r.y, 0) / mass };
+  return {
+    mass,
+    x: readings.reduce((s, r) => s + r.mass * r.x, 0) / mass,
+    y: readings.reduce((s, r) => s + r.mass * r.y, 0) / mass,
+  };
 }

@@ -4,7 +4,16 @@ import { loadedState, massState, payloadPoints, placeForCg, solveBalance } from 
 
 const { design } = bitternDocument();
 const ferry = design.loadings[0];
-const point = (mass: number, x: number, y = 0, z = 0) => ({ id: `${x}`, name: '', mass, x, y, z, inWing: false, sigma: 0 });
+const point = (mass: number, x: number, y = 0, z = 0) => ({
+  id: `${x}`,
+  name: '',
+  mass,
+  x,
+  y,
+  z,
+  inWing: false,
+  sigma: 0,
+});
 
 describe('mass state', () => {
   it('two masses: CG by moments, inertia by reduced mass (statics)', () => {
@@ -15,19 +24,27 @@ describe('mass state', () => {
   });
   it('a rod of many points has m L^2 / 12 (textbook)', () => {
     const n = 400;
-    expect(massState(Array.from({ length: n }, (_, i) => point(1 / n, (i + 0.5) / n))).izz).toBeCloseTo(1 / 12, 4);
+    expect(massState(Array.from({ length: n }, (_, i) => point(1 / n, (i + 0.5) / n))).izz).toBeCloseTo(
+      1 / 12,
+      4,
+    );
   });
   it('shifting the datum shifts the CG and leaves the inertia', () => {
-    const a = massState([point(1, 0.1, 0.2, 0.3), point(2, 0.5)]), b = massState([point(1, 1.1, 0.2, 0.3), point(2, 1.5)]);
+    const a = massState([point(1, 0.1, 0.2, 0.3), point(2, 0.5)]),
+      b = massState([point(1, 1.1, 0.2, 0.3), point(2, 1.5)]);
     expect(b.x - a.x).toBeCloseTo(1, 12);
     expect(b.iyy).toBeCloseTo(a.iyy, 12);
   });
-  it('free-flight sum check of the trade: 76 g + 6.7 g = 82.7 g', () => expect(massState([point(0.076, 0), point(0.0067, 0)]).mass).toBeCloseTo(0.0827, 12));
+  it('free-flight sum check of the trade: 76 g + 6.7 g = 82.7 g', () =>
+    expect(massState([point(0.076, 0), point(0.0067, 0)]).mass).toBeCloseTo(0.0827, 12));
 });
 
 describe('payload', () => {
   it('a full bay is centred; a few units sit near its middle', () => {
-    const mean = (n: number) => { const p = payloadPoints(design, { count: n }); return p.reduce((s, q) => s + q.x, 0) / n; };
+    const mean = (n: number) => {
+      const p = payloadPoints(design, { count: n });
+      return p.reduce((s, q) => s + q.x, 0) / n;
+    };
     const middle = design.payload.x + 2.5 * design.payload.pitch;
     expect(mean(12)).toBeCloseTo(middle, 9);
     expect(Math.abs(mean(4) - middle)).toBeLessThan(1e-9);

@@ -6,8 +6,18 @@
 import type { Design, Item } from '../design';
 import { loadedState, type MassState } from './ledger';
 
-export interface Move { item: string; name: string; from: number; to: number; /** turned to lie across the body */ across: boolean }
-export interface Ballast { mass: number; x: number; place: 'nose' | 'tail' }
+export interface Move {
+  item: string;
+  name: string;
+  from: number;
+  to: number;
+  /** turned to lie across the body */ across: boolean;
+}
+export interface Ballast {
+  mass: number;
+  x: number;
+  place: 'nose' | 'tail';
+}
 export type BalanceProposal =
   | { status: 'inside'; moves: []; ballast: null; sentence: string }
   | { status: 'moved'; moves: Move[]; ballast: null; sentence: string }
@@ -15,11 +25,15 @@ export type BalanceProposal =
   | { status: 'conflict'; moves: []; ballast: null; sentence: string };
 
 /** CG limits [m], forward and aft, in design x. */
-export interface CgLimits { forward: number; aft: number }
+export interface CgLimits {
+  forward: number;
+  aft: number;
+}
 
 /** Shifts of moment [kg m] (positive aft) that put every state inside; lo above hi when the spread is wider than the limits. */
 function wantedShifts(states: readonly MassState[], limits: CgLimits): { lo: number; hi: number } {
-  let lo = -Infinity, hi = Infinity;
+  let lo = -Infinity,
+    hi = Infinity;
   for (const s of states) {
     lo = Math.max(lo, (limits.forward - s.x) * s.mass);
     hi = Math.min(hi, (limits.aft - s.x) * s.mass);
@@ -31,7 +45,8 @@ const mm = (m: number) => `${Math.abs(m * 1000).toFixed(0)} mm`;
 
 /** Range of an item's middle; `across` adds what turning a long box gains. */
 function reachOf(item: Item, across: boolean): { from: number; to: number } {
-  const m = item.movable!, gain = across && item.box ? Math.max(0, (item.box.length - item.box.width) / 2) : 0;
+  const m = item.movable!,
+    gain = across && item.box ? Math.max(0, (item.box.length - item.box.width) / 2) : 0;
   return { from: m.from - gain, to: m.to + gain };
 }
 
@@ -46,39 +61,68 @@ export function flyingStates(design: Design, growth = 1): MassState[] {
  */
 export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset = 0.1): BalanceProposal {
   const states = flyingStates(design, growth);
-  const inner = { forward: limits.forward + inset * (limits.aft - limits.forward), aft: limits.aft - inset * (limits.aft - limits.forward) };
+  const inner = {
+    forward: limits.forward + inset * (limits.aft - limits.forward),
+    aft: limits.aft - inset * (limits.aft - limits.forward),
+  };
   const now = wantedShifts(states, limits);
-  if (now.lo > now.hi) return { status: 'conflict', moves: [], ballast: null, sentence: 'The states spread wider than the limits allow: bring the payload nearer to the CG, or lengthen the tail arm.' };
-  if (now.lo <= 0 && now.hi >= 0) return { status: 'inside', moves: [], ballast: null, sentence: 'Every state is inside the limits.' };
+  if (now.lo > now.hi)
+    return {
+      status: 'conflict',
+      moves: [],
+      ballast: null,
+      sentence:
+        'The states spread wider than the limits allow: bring the payload nearer to the CG, or lengthen the tail arm.',
+    };
+  if (now.lo <= 0 && now.hi >= 0)
+    return { status: 'inside', moves: [], ballast: null, sentence: 'Every state is inside the limits.' };
   const room = wantedShifts(states, inner);
   const target = room.lo <= room.hi ? room : now;
   let need = target.lo > 0 ? target.lo : target.hi;
   const moves: Move[] = [];
   const points = new Map(states[0].points.map((p) => [p.id, p.mass]));
   // what a state puts elsewhere itself is not moved for all of them
-  const fixed = new Set(design.loadings.flatMap((l) => [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]));
-  const movable = design.items.filter((i) => i.movable && !fixed.has(i.id)).sort((a, b) => (points.get(b.id) ?? 0) - (points.get(a.id) ?? 0));
+  const fixed = new Set(
+    design.loadings.flatMap((l) => [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]),
+  );
+  const movable = design.items
+    .filter((i) => i.movable && !fixed.has(i.id))
+    .sort((a, b) => (points.get(b.id) ?? 0) - (points.get(a.id) ?? 0));
   for (const across of [false, true]) {
     for (const item of movable) {
       if (Math.abs(need) < 1e-7) break;
       const mass = points.get(item.id) ?? 0;
       if (!(mass > 0) || (across && !item.box)) continue;
-      const done = moves.find((m) => m.item === item.id), at = done?.to ?? item.x;
+      const done = moves.find((m) => m.item === item.id),
+        at = done?.to ?? item.x;
       const reach = reachOf(item, across);
       const to = Math.min(reach.to, Math.max(reach.from, at + need / mass));
       if (Math.abs(to - at) < 1e-4) continue;
       need -= mass * (to - at);
-      if (done) { done.to = to; done.across = across; } else moves.push({ item: item.id, name: item.name, from: item.x, to, across });
+      if (done) {
+        done.to = to;
+        done.across = across;
+      } else moves.push({ item: item.id, name: item.name, from: item.x, to, across });
     }
   }
-  const said = moves.map((m) => `Move the ${m.name.toLowerCase()} ${mm(m.to - m.from)} ${m.to > m.from ? 'aft' : 'forward'}${m.across ? ', turned across' : ''}`).join('; ');
+  const said = moves
+    .map(
+      (m) =>
+        `Move the ${m.name.toLowerCase()} ${mm(m.to - m.from)} ${m.to > m.from ? 'aft' : 'forward'}${m.across ? ', turned across' : ''}`,
+    )
+    .join('; ');
   if (Math.abs(need) < 1e-7) return { status: 'moved', moves, ballast: null, sentence: `${said}.` };
   const place = need < 0 ? 'nose' : 'tail';
   const x = need < 0 ? design.body[0].x + 0.02 : design.body[design.body.length - 1].x - 0.02;
   // ballast shifts the moment about the limit it works towards; the state that needs most decides
   const side = need < 0 ? limits.aft : limits.forward;
   const mass = Math.abs(need / (x - side));
-  return { status: 'ballast', moves, ballast: { mass, x, place }, sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(mass < 0.01 ? 2 : 0)} g of ballast in the ${place}.` };
+  return {
+    status: 'ballast',
+    moves,
+    ballast: { mass, x, place },
+    sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(mass < 0.01 ? 2 : 0)} g of ballast in the ${place}.`,
+  };
 }
 
 /** A proposal as changes of the design: places to half a millimetre, boxes turned, ballast as an item that grows when it is there already. */
@@ -87,19 +131,46 @@ export function changesOf(design: Design, proposal: BalanceProposal): { path: st
   for (const m of proposal.moves) {
     const box = design.items.find((q) => q.id === m.item)?.box;
     changes.push({ path: `items.${m.item}.x`, value: Math.round(m.to * 2000) / 2000 });
-    if (m.across && box) changes.push({ path: `items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } });
+    if (m.across && box)
+      changes.push({ path: `items.${m.item}.box`, value: { ...box, length: box.width, width: box.length } });
   }
   const b = proposal.ballast;
   if (!b) return changes;
-  const id = `ballast-${b.place}`, was = design.items.find((i) => i.id === id);
-  const mass = b.mass + (was ? was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0) : 0);
-  const item: Item = { id, name: `Ballast, ${b.place}`, group: 'other', planned: { kind: 'mass', mass: Math.ceil(mass * 1000) / 1000 }, basis: 'calculated', spread: 0.02, weighed: null, x: b.x, y: 0, z: 0, inWing: false, movable: null };
+  const id = `ballast-${b.place}`,
+    was = design.items.find((i) => i.id === id);
+  const mass = b.mass + (was ? (was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0)) : 0);
+  const item: Item = {
+    id,
+    name: `Ballast, ${b.place}`,
+    group: 'other',
+    planned: { kind: 'mass', mass: Math.ceil(mass * 1000) / 1000 },
+    basis: 'calculated',
+    spread: 0.02,
+    weighed: null,
+    x: b.x,
+    y: 0,
+    z: 0,
+    inWing: false,
+    movable: null,
+  };
   // the list with the ballast first, then the moves into it
-  return [{ path: 'items', value: was ? design.items.map((i) => (i.id === id ? item : i)) : [...design.items, item] }, ...changes];
+  return [
+    {
+      path: 'items',
+      value: was ? design.items.map((i) => (i.id === id ? item : i)) : [...design.items, item],
+    },
+    ...changes,
+  ];
 }
 
 /** Where one item must sit for the CG of a loading to come to `cgX`; null when the item has no mass. */
-export function placeForCg(design: Design, itemId: string, loadingId: string, cgX: number, growth = 1): number | null {
+export function placeForCg(
+  design: Design,
+  itemId: string,
+  loadingId: string,
+  cgX: number,
+  growth = 1,
+): number | null {
   const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
   const state = loadedState(design, loading, 'best', growth);
   const point = state.points.find((p) => p.id === itemId);
@@ -108,7 +179,13 @@ export function placeForCg(design: Design, itemId: string, loadingId: string, cg
 }
 
 /** Mass that one item must have, where it sits, for the CG to come to `cgX`; null when it sits there itself or would weigh nothing. */
-export function massForCg(design: Design, itemId: string, loadingId: string, cgX: number, growth = 1): number | null {
+export function massForCg(
+  design: Design,
+  itemId: string,
+  loadingId: string,
+  cgX: number,
+  growth = 1,
+): number | null {
   const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
   const state = loadedState(design, loading, 'best', growth);
   const p = state.points.find((q) => q.id === itemId);
@@ -118,18 +195,28 @@ export function massForCg(design: Design, itemId: string, loadingId: string, cgX
 }
 
 /** What a swap or a longer nose does to every state. */
-export interface WhatIf { /** new mass by item id [kg] */ masses?: Record<string, number>; /** everything ahead of the wing goes so far forward [m] */ longerNose?: number }
+export interface WhatIf {
+  /** new mass by item id [kg] */ masses?: Record<string, number>;
+  /** everything ahead of the wing goes so far forward [m] */ longerNose?: number;
+}
 
-export function whatIf(design: Design, change: WhatIf, growth = 1): { loading: string; mass: number; x: number; before: number }[] {
+export function whatIf(
+  design: Design,
+  change: WhatIf,
+  growth = 1,
+): { loading: string; mass: number; x: number; before: number }[] {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const ahead = wing.x + wing.stations[0].x;
   const stretch = change.longerNose ?? 0;
   return design.loadings.map((l) => {
     const s = loadedState(design, l, 'best', growth);
-    let mass = 0, moment = 0;
+    let mass = 0,
+      moment = 0;
     for (const p of s.points) {
-      const m = change.masses?.[p.id] ?? p.mass, x = p.x < ahead && !p.id.startsWith('payload-') ? p.x - stretch : p.x;
-      mass += m; moment += m * x;
+      const m = change.masses?.[p.id] ?? p.mass,
+        x = p.x < ahead && !p.id.startsWith('payload-') ? p.x - stretch : p.x;
+      mass += m;
+      moment += m * x;
     }
     return { loading: l.id, mass, x: moment / mass, before: s.x };
   });

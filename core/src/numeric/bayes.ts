@@ -28,7 +28,11 @@ export function updateLinear(
   sigma: readonly number[],
 ): BayesUpdate {
   const n = mean.length;
-  if (jacobian.length !== residual.length || sigma.length !== residual.length || jacobian.some((r) => r.length !== n)) {
+  if (
+    jacobian.length !== residual.length ||
+    sigma.length !== residual.length ||
+    jacobian.some((r) => r.length !== n)
+  ) {
     throw new DomainError('bad-shape', 'jacobian, residual and sigma must agree', { n, m: residual.length });
   }
   const precision = invertSpd(covariance);

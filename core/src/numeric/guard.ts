@@ -17,7 +17,13 @@ export class DomainError extends Error {
 /** Throws DomainError `out-of-range` unless lo <= x <= hi (NaN throws). */
 export function requireInRange(name: string, x: number, lo: number, hi: number, unit = ''): void {
   if (!(x >= lo && x <= hi)) {
-    throw new DomainError('out-of-range', `${name} = ${x} ${unit} is outside ${lo} to ${hi} ${unit}`, { name, x, lo, hi, unit });
+    throw new DomainError('out-of-range', `${name} = ${x} ${unit} is outside ${lo} to ${hi} ${unit}`, {
+      name,
+      x,
+      lo,
+      hi,
+      unit,
+    });
   }
 }
 

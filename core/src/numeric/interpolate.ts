@@ -2,10 +2,12 @@ import { DomainError } from './guard';
 
 /** Index i with xs[i] <= x <= xs[i+1]; confined to the ends. xs ascending, at least two. */
 export function bracketIndex(xs: ArrayLike<number>, x: number): number {
-  let lo = 0, hi = xs.length - 1;
+  let lo = 0,
+    hi = xs.length - 1;
   while (hi - lo > 1) {
     const mid = (lo + hi) >> 1;
-    if (xs[mid] <= x) lo = mid; else hi = mid;
+    if (xs[mid] <= x) lo = mid;
+    else hi = mid;
   }
   return lo;
 }
@@ -36,7 +38,12 @@ export function splineCurvatures(xs: ArrayLike<number>, ys: ArrayLike<number>): 
 }
 
 /** Natural cubic spline value at x, with curvatures from `splineCurvatures`. */
-export function splineValue(xs: ArrayLike<number>, ys: ArrayLike<number>, m: ArrayLike<number>, x: number): number {
+export function splineValue(
+  xs: ArrayLike<number>,
+  ys: ArrayLike<number>,
+  m: ArrayLike<number>,
+  x: number,
+): number {
   const i = bracketIndex(xs, x);
   const h = xs[i + 1] - xs[i];
   const a = (xs[i + 1] - x) / h;

@@ -21,7 +21,8 @@ const PIVOT_RATIO_LIMIT = 1e-14;
  */
 export function factorise(a: readonly ArrayLike<number>[]): Factorised {
   const n = a.length;
-  if (n === 0 || a.some((row) => row.length !== n)) throw new DomainError('bad-shape', 'matrix is not square', { n });
+  if (n === 0 || a.some((row) => row.length !== n))
+    throw new DomainError('bad-shape', 'matrix is not square', { n });
   const lu = new LuDecomposition(new Matrix(a as number[][]));
   const u = lu.upperTriangularMatrix;
   let least = Infinity;
@@ -31,11 +32,13 @@ export function factorise(a: readonly ArrayLike<number>[]): Factorised {
     if (!(p >= least)) least = p;
     if (p > most) most = p;
   }
-  if (!(least > most * PIVOT_RATIO_LIMIT)) throw new DomainError('singular', 'matrix is singular to working precision', { least, most });
+  if (!(least > most * PIVOT_RATIO_LIMIT))
+    throw new DomainError('singular', 'matrix is singular to working precision', { least, most });
   return {
     size: n,
     solve(b) {
-      if (b.length !== n) throw new DomainError('bad-shape', 'right-hand side has the wrong length', { n, got: b.length });
+      if (b.length !== n)
+        throw new DomainError('bad-shape', 'right-hand side has the wrong length', { n, got: b.length });
       const x = lu.solve(Matrix.columnVector(Array.from(b)));
       return Float64Array.from({ length: n }, (_, i) => x.get(i, 0));
     },
@@ -61,7 +64,8 @@ export function invertSpd(a: readonly (readonly number[])[]): number[][] {
 
 /** Eigenvalues of a square matrix (n rows of n), conjugate pairs side by side. */
 export function eigenvaluesOf(a: readonly (readonly number[])[]): { re: number; im: number }[] {
-  if (a.some((row) => row.length !== a.length || row.some((v) => !Number.isFinite(v)))) throw new DomainError('bad-shape', 'matrix is not square and finite', { n: a.length });
+  if (a.some((row) => row.length !== a.length || row.some((v) => !Number.isFinite(v))))
+    throw new DomainError('bad-shape', 'matrix is not square and finite', { n: a.length });
   const e = new EigenvalueDecomposition(new Matrix(a as number[][]));
   return e.realEigenvalues.map((re, i) => ({ re, im: e.imaginaryEigenvalues[i] }));
 }

@@ -4,72 +4,185 @@ import { motorLoss, operate, packVolts, streamSpeed, type Drive, type OperatingP
 import { COPPER, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent } from './motor';
 import { pitchSpeed } from './propeller';
 
-export interface Margin { what: 'current' | 'volts' | 'temperature' | 'tip Mach'; value: number; limit: number; /** value over limit, 1 is at it */ used: number }
-export interface Link { id: 'pack' | 'wire' | 'esc' | 'motor' | 'gear' | 'propeller'; name: string; powerIn: number; powerOut: number; loss: number; efficiency: number; margins: Margin[] }
-export interface DriveChain { point: OperatingPoint; links: Link[]; weakest: { link: Link; margin: Margin; sentence: string } | null; /** seconds at this point before the winding is too hot; null when never */ hotAfter: number | null }
+export interface Margin {
+  what: 'current' | 'volts' | 'temperature' | 'tip Mach';
+  value: number;
+  limit: number;
+  /** value over limit, 1 is at it */ used: number;
+}
+export interface Link {
+  id: 'pack' | 'wire' | 'esc' | 'motor' | 'gear' | 'propeller';
+  name: string;
+  powerIn: number;
+  powerOut: number;
+  loss: number;
+  efficiency: number;
+  margins: Margin[];
+}
+export interface DriveChain {
+  point: OperatingPoint;
+  links: Link[];
+  weakest: { link: Link; margin: Margin; sentence: string } | null;
+  /** seconds at this point before the winding is too hot; null when never */ hotAfter: number | null;
+}
 
 export const TIP_LIMIT = 0.65;
 
 /** What the chain is judged by beside the drive itself. */
-export interface ChainLimits { escCurrent: number; wireArea: number | null; soundSpeed: number; air: number }
+export interface ChainLimits {
+  escCurrent: number;
+  wireArea: number | null;
+  soundSpeed: number;
+  air: number;
+}
 
-const amps = (value: number, limit: number): Margin => ({ what: 'current', value, limit, used: value / limit });
+const amps = (value: number, limit: number): Margin => ({
+  what: 'current',
+  value,
+  limit,
+  used: value / limit,
+});
 
 /** Hotter than this nothing is said: the varnish is gone [K]. */
 const RUNAWAY = 600;
 
 /** Temperature the winding settles at when a point is held [K]; copper resists more when hot, a few rounds settle it. */
 export function settledWinding(d: Drive, o: OperatingPoint, speed: number, air: number): number {
-  const thermal = thermalOf(d.motor), at = { temperature: air, speed: streamSpeed(d, o.thrust, speed) };
+  const thermal = thermalOf(d.motor),
+    at = { temperature: air, speed: streamSpeed(d, o.thrust, speed) };
   let heat = settledHeat(thermal, motorLoss(d, o), at);
-  for (let i = 0; i < 12; i++) heat = settledHeat(thermal, motorLoss(d, o, d.motorResistance * (1 + COPPER * (Math.min(heat.winding, RUNAWAY) - 298.15))), at);
+  for (let i = 0; i < 12; i++)
+    heat = settledHeat(
+      thermal,
+      motorLoss(d, o, d.motorResistance * (1 + COPPER * (Math.min(heat.winding, RUNAWAY) - 298.15))),
+      at,
+    );
   return Math.min(heat.winding, RUNAWAY);
 }
 
 /** @param speed airspeed the point is flown at [m/s] */
-export function driveChain(d: Drive, o: OperatingPoint, speed: number, limits: ChainLimits, soc = 0.5): DriveChain {
-  const N = d.count, Im = o.motorCurrent, cable = o.duty * Im;
-  const voc = packVolts(d, soc), packIn = voc * o.current;
+export function driveChain(
+  d: Drive,
+  o: OperatingPoint,
+  speed: number,
+  limits: ChainLimits,
+  soc = 0.5,
+): DriveChain {
+  const N = d.count,
+    Im = o.motorCurrent,
+    cable = o.duty * Im;
+  const voc = packVolts(d, soc),
+    packIn = voc * o.current;
   const copperLoss = motorLoss(d, o);
-  const esc = N * cable * cable * d.escResistance, wire = N * cable * cable * d.wireResistance;
+  const esc = N * cable * cable * d.escResistance,
+    wire = N * cable * cable * d.wireResistance;
   const toMotors = o.power - d.avionics * o.voltage;
-  const shaft = N * (o.torque * o.omega), motorOut = shaft / d.gearEfficiency;
+  const shaft = N * (o.torque * o.omega),
+    motorOut = shaft / d.gearEfficiency;
   const motorIn = motorOut + N * (copperLoss.copper + copperLoss.iron);
-  const hot = settledWinding(d, o, speed, limits.air), limit = d.motor.maxTemperature ?? USUAL_LIMIT;
+  const hot = settledWinding(d, o, speed, limits.air),
+    limit = d.motor.maxTemperature ?? USUAL_LIMIT;
   const tip = Math.hypot((o.omega * d.curve.size.diameter) / 2, speed) / limits.soundSpeed;
   const useful = Math.max(0, o.thrust * speed);
-  const link = (id: Link['id'], name: string, powerIn: number, powerOut: number, margins: Margin[]): Link => ({ id, name, powerIn, powerOut, loss: powerIn - powerOut, efficiency: powerIn > 0 ? powerOut / powerIn : 0, margins });
+  const link = (
+    id: Link['id'],
+    name: string,
+    powerIn: number,
+    powerOut: number,
+    margins: Margin[],
+  ): Link => ({
+    id,
+    name,
+    powerIn,
+    powerOut,
+    loss: powerIn - powerOut,
+    efficiency: powerIn > 0 ? powerOut / powerIn : 0,
+    margins,
+  });
   const links: Link[] = [
-    link('pack', 'Pack', packIn, o.power, [amps(o.current, d.pack.maxCurrent), { what: 'volts', value: o.voltage, limit: d.pack.least, used: d.pack.least / o.voltage }]),
-    ...(limits.wireArea !== null ? [link('wire', 'Wire', toMotors, toMotors - wire, [amps(cable, wireCurrent(limits.wireArea))])] : []),
+    link('pack', 'Pack', packIn, o.power, [
+      amps(o.current, d.pack.maxCurrent),
+      { what: 'volts', value: o.voltage, limit: d.pack.least, used: d.pack.least / o.voltage },
+    ]),
+    ...(limits.wireArea !== null
+      ? [link('wire', 'Wire', toMotors, toMotors - wire, [amps(cable, wireCurrent(limits.wireArea))])]
+      : []),
     link('esc', 'Controller', toMotors - wire, toMotors - wire - esc, [amps(cable, limits.escCurrent)]),
-    link('motor', N > 1 ? `${N} motors` : 'Motor', motorIn, motorOut, [amps(Im, d.motor.maxCurrent), { what: 'temperature', value: hot, limit, used: (hot - limits.air) / (limit - limits.air) }]),
+    link('motor', N > 1 ? `${N} motors` : 'Motor', motorIn, motorOut, [
+      amps(Im, d.motor.maxCurrent),
+      { what: 'temperature', value: hot, limit, used: (hot - limits.air) / (limit - limits.air) },
+    ]),
     ...(d.gear !== 1 ? [link('gear', `Gear ${d.gear} : 1`, motorOut, shaft, [])] : []),
-    link('propeller', d.curve.from === 'fan' ? 'Ducted fan' : N > 1 ? `${N} propellers` : 'Propeller', shaft, useful, [{ what: 'tip Mach', value: tip, limit: TIP_LIMIT, used: tip / TIP_LIMIT }]),
+    link(
+      'propeller',
+      d.curve.from === 'fan' ? 'Ducted fan' : N > 1 ? `${N} propellers` : 'Propeller',
+      shaft,
+      useful,
+      [{ what: 'tip Mach', value: tip, limit: TIP_LIMIT, used: tip / TIP_LIMIT }],
+    ),
   ];
   const all = links.flatMap((l) => l.margins.map((margin) => ({ link: l, margin })));
-  const worst = all.filter((m) => m.margin.what !== 'volts' || m.margin.used > 0.97).reduce<(typeof all)[number] | null>((a, b) => (!a || b.margin.used > a.margin.used ? b : a), null);
+  const worst = all
+    .filter((m) => m.margin.what !== 'volts' || m.margin.used > 0.97)
+    .reduce<(typeof all)[number] | null>((a, b) => (!a || b.margin.used > a.margin.used ? b : a), null);
   const after = timeToLimit(d, o, limits.air, speed);
   const hotAfter = Number.isFinite(after) ? after : null;
-  return { point: o, links, weakest: worst && { ...worst, sentence: weakestSentence(worst.link, worst.margin, hotAfter) }, hotAfter };
+  return {
+    point: o,
+    links,
+    weakest: worst && { ...worst, sentence: weakestSentence(worst.link, worst.margin, hotAfter) },
+    hotAfter,
+  };
 }
 
 function weakestSentence(l: Link, m: Margin, hotAfter: number | null): string {
   const percent = `${(m.used * 100).toFixed(0)} %`;
-  if (m.used < 0.7) return `Nothing is near a limit; nearest is the ${l.name.toLowerCase()} at ${percent} of its ${m.what === 'tip Mach' ? 'tip speed' : m.what}.`;
-  if (m.what === 'current') return `${l.name}: ${m.value.toFixed(1)} A of ${m.limit.toFixed(0)} A, ${percent} of what it stands.${m.used > 1 ? ' A smaller propeller, less pitch or less throttle lowers the current.' : m.used > 0.85 ? ' Under 15 % margin: current rises on a cold, full pack.' : ''}`;
-  if (m.what === 'temperature') return `${l.name}: the winding settles at ${(m.value - 273.15).toFixed(0)} °C, the limit is ${(m.limit - 273.15).toFixed(0)} °C.${hotAfter !== null ? ` At this throttle it is there after ${hotAfter < 120 ? `${hotAfter} s` : `${(hotAfter / 60).toFixed(0)} min`}.` : ''}`;
-  if (m.what === 'tip Mach') return `${l.name}: the tips run at Mach ${m.value.toFixed(2)}; past ${m.limit} they howl and lose.`;
+  if (m.used < 0.7)
+    return `Nothing is near a limit; nearest is the ${l.name.toLowerCase()} at ${percent} of its ${m.what === 'tip Mach' ? 'tip speed' : m.what}.`;
+  if (m.what === 'current')
+    return `${l.name}: ${m.value.toFixed(1)} A of ${m.limit.toFixed(0)} A, ${percent} of what it stands.${m.used > 1 ? ' A smaller propeller, less pitch or less throttle lowers the current.' : m.used > 0.85 ? ' Under 15 % margin: current rises on a cold, full pack.' : ''}`;
+  if (m.what === 'temperature')
+    return `${l.name}: the winding settles at ${(m.value - 273.15).toFixed(0)} °C, the limit is ${(m.limit - 273.15).toFixed(0)} °C.${hotAfter !== null ? ` At this throttle it is there after ${hotAfter < 120 ? `${hotAfter} s` : `${(hotAfter / 60).toFixed(0)} min`}.` : ''}`;
+  if (m.what === 'tip Mach')
+    return `${l.name}: the tips run at Mach ${m.value.toFixed(2)}; past ${m.limit} they howl and lose.`;
   return `${l.name}: ${m.value.toFixed(1)} V under load, ${m.limit.toFixed(1)} V is the least it stands.`;
 }
 
-export interface StaticCard { thrust: number; current: number; omega: number; power: number; specificPower: number; thrustToWeight: number; tipMach: number; pitchSpeed: number; torque: number; voltage: number; gramsPerWatt: number }
+export interface StaticCard {
+  thrust: number;
+  current: number;
+  omega: number;
+  power: number;
+  specificPower: number;
+  thrustToWeight: number;
+  tipMach: number;
+  pitchSpeed: number;
+  torque: number;
+  voltage: number;
+  gramsPerWatt: number;
+}
 
 /** The figures people quote, at full throttle and an airspeed (0: on the bench). @param mass all-up [kg] */
-export function staticCard(d: Drive, mass: number, speed: number, soundSpeed: number, g: number, soc = 0.5): StaticCard {
+export function staticCard(
+  d: Drive,
+  mass: number,
+  speed: number,
+  soundSpeed: number,
+  g: number,
+  soc = 0.5,
+): StaticCard {
   const o = operate(d, 1, speed, soc);
   return {
-    thrust: o.thrust, current: o.current, omega: o.omega, power: o.power, specificPower: o.power / mass, thrustToWeight: o.thrust / (mass * g),
-    tipMach: Math.hypot((o.omega * d.curve.size.diameter) / 2, speed) / soundSpeed, pitchSpeed: pitchSpeed(d.curve.size, o.omega), torque: o.torque, voltage: o.voltage, gramsPerWatt: (1000 * o.thrust) / g / o.power,
+    thrust: o.thrust,
+    current: o.current,
+    omega: o.omega,
+    power: o.power,
+    specificPower: o.power / mass,
+    thrustToWeight: o.thrust / (mass * g),
+    tipMach: Math.hypot((o.omega * d.curve.size.diameter) / 2, speed) / soundSpeed,
+    pitchSpeed: pitchSpeed(d.curve.size, o.omega),
+    torque: o.torque,
+    voltage: o.voltage,
+    gramsPerWatt: (1000 * o.thrust) / g / o.power,
   };
 }

@@ -17,16 +17,19 @@ export interface Drive {
   readonly curve: PropellerCurve;
   readonly pack: Pack;
   /** of the pack, worn, with calibration [ohm] */ readonly packResistance: number;
-  /** of each motor's own controller, and of its wire [ohm] */ readonly escResistance: number; readonly wireResistance: number;
+  /** of each motor's own controller, and of its wire [ohm] */ readonly escResistance: number;
+  readonly wireResistance: number;
   readonly motor: Design['power']['motor'];
   readonly kv: number;
   readonly motorResistance: number;
   /** multiplies the no-load current */ readonly noLoadFactor: number;
-  readonly gear: number; readonly gearEfficiency: number;
+  readonly gear: number;
+  readonly gearEfficiency: number;
   /** motors, each with its propeller */ readonly count: number;
   /** two propellers behind each other share one stream */ readonly inLine: boolean;
   readonly density: number;
-  readonly thrustFactor: number; readonly torqueFactor: number;
+  readonly thrustFactor: number;
+  readonly torqueFactor: number;
   readonly avionics: number;
   /** usable charge [A s] before the reserve */ readonly charge: number;
 }
@@ -64,20 +67,31 @@ export function packInUse(power: Pick<Design['power'], 'battery' | 'second'>): P
  * The drive of a design at an air density, with calibration factors applied.
  * @param curve of its propeller where it is already at hand
  */
-export function buildDrive(power: Design['power'], density: number, f: Pick<Factors, 'thrust' | 'electricalLoss' | 'capacity'> & Partial<Pick<Factors, 'torque'>>, curve: PropellerCurve = thrusterOf(power)): Drive {
-  const pack = packInUse(power), { arrangement, wire, motor } = power;
+export function buildDrive(
+  power: Design['power'],
+  density: number,
+  f: Pick<Factors, 'thrust' | 'electricalLoss' | 'capacity'> & Partial<Pick<Factors, 'torque'>>,
+  curve: PropellerCurve = thrusterOf(power),
+): Drive {
+  const pack = packInUse(power),
+    { arrangement, wire, motor } = power;
   return {
-    curve, pack, motor,
+    curve,
+    pack,
+    motor,
     packResistance: pack.resistance * f.electricalLoss,
     escResistance: power.esc.resistance * f.electricalLoss,
     wireResistance: wire ? wireResistance(wire.length, wire.area) * f.electricalLoss : 0,
     kv: motor.kv,
     motorResistance: motor.resistance * f.electricalLoss,
     noLoadFactor: f.electricalLoss,
-    gear: motor.gear ?? 1, gearEfficiency: motor.gear && motor.gear !== 1 ? motor.gearEfficiency ?? 0.95 : 1,
-    count: arrangement?.count ?? 1, inLine: arrangement?.kind === 'counter-rotating',
+    gear: motor.gear ?? 1,
+    gearEfficiency: motor.gear && motor.gear !== 1 ? (motor.gearEfficiency ?? 0.95) : 1,
+    count: arrangement?.count ?? 1,
+    inLine: arrangement?.kind === 'counter-rotating',
     density,
-    thrustFactor: f.thrust, torqueFactor: f.torque ?? 1,
+    thrustFactor: f.thrust,
+    torqueFactor: f.torque ?? 1,
     avionics: power.avionicsCurrent,
     charge: pack.usableCharge * f.capacity,
   };
@@ -107,29 +121,64 @@ export function driveLoad(d: Drive, omega: number, speed: number): { thrust: num
 const shaftKv = (d: Drive) => d.kv / d.gear;
 const noLoad = (d: Drive, omega: number) => noLoadAt(d.motor, omega * d.gear) * d.noLoadFactor;
 
-function pointAt(d: Drive, omega: number, speed: number, motorCurrent: number, duty: number, voc: number): OperatingPoint {
+function pointAt(
+  d: Drive,
+  omega: number,
+  speed: number,
+  motorCurrent: number,
+  duty: number,
+  voc: number,
+): OperatingPoint {
   const load = driveLoad(d, omega, speed);
   const thrust = load.thrust * d.count;
   const current = d.count * duty * motorCurrent + d.avionics;
   const voltage = voc - current * d.packResistance;
   const power = voltage * current;
-  return { thrust, omega, torque: load.torque, current, motorCurrent, voltage, duty, power, shaftPower: d.count * load.torque * omega, efficiency: power > 0 ? (thrust * speed) / power : 0 };
+  return {
+    thrust,
+    omega,
+    torque: load.torque,
+    current,
+    motorCurrent,
+    voltage,
+    duty,
+    power,
+    shaftPower: d.count * load.torque * omega,
+    efficiency: power > 0 ? (thrust * speed) / power : 0,
+  };
 }
 
 /** Ohms that one motor's current meets ahead of the motor, by duty: shared pack as all motors together. */
 const sourceOf = (d: Drive) => d.count * d.packResistance + d.escResistance + d.wireResistance;
 
 /** Operating point at a duty (throttle), airspeed [m/s] and state of charge; `volts` replaces the pack's open-circuit volts. */
-export function operate(d: Drive, duty: number, speed: number, soc = MEAN_SOC, volts?: number): OperatingPoint {
+export function operate(
+  d: Drive,
+  duty: number,
+  speed: number,
+  soc = MEAN_SOC,
+  volts?: number,
+): OperatingPoint {
   const voc = volts ?? packVolts(d, soc);
-  const source = sourceOf(d), kv = shaftKv(d), free = duty * (voc - d.avionics * d.packResistance);
-  const currentAt = (omega: number) => Math.max(0, (free - omega / kv) / (d.motorResistance + duty * duty * source));
+  const source = sourceOf(d),
+    kv = shaftKv(d),
+    free = duty * (voc - d.avionics * d.packResistance);
+  const currentAt = (omega: number) =>
+    Math.max(0, (free - omega / kv) / (d.motorResistance + duty * duty * source));
   // current does not flow backward through a controller that coasts: past the free speed the propeller windmills
-  const excess = (omega: number) => ((currentAt(omega) - noLoad(d, omega)) / kv) * d.gearEfficiency - driveLoad(d, omega, speed).torque;
+  const excess = (omega: number) =>
+    ((currentAt(omega) - noLoad(d, omega)) / kv) * d.gearEfficiency - driveLoad(d, omega, speed).torque;
   const top = Math.max(kv * duty * voc, (6.3 * speed) / (0.3 * d.curve.j0 * d.curve.size.diameter));
   const root = findRoot(excess, 1e-3, top + 1, 1e-8);
   const omega = root.status === 'no-bracket' ? 0 : root.x;
-  return pointAt(d, omega, speed, omega > 0 ? currentAt(omega) : free / (d.motorResistance + duty * duty * source), duty, voc);
+  return pointAt(
+    d,
+    omega,
+    speed,
+    omega > 0 ? currentAt(omega) : free / (d.motorResistance + duty * duty * source),
+    duty,
+    voc,
+  );
 }
 
 /**
@@ -138,28 +187,44 @@ export function operate(d: Drive, duty: number, speed: number, soc = MEAN_SOC, v
  */
 export function operateForThrust(d: Drive, thrust: number, speed: number, soc = MEAN_SOC): OperatingPoint {
   const voc = packVolts(d, soc);
-  const D = d.curve.size.diameter, kv = shaftKv(d);
+  const D = d.curve.size.diameter,
+    kv = shaftKv(d);
   const still = (2 * Math.PI * speed) / (d.curve.j0 * D);
   const want = Math.max(thrust, 0) / d.count;
   const top = Math.max(2 * still, 200) + 4 * kv * voc;
   const root = findRoot((w) => driveLoad(d, w, speed).thrust - want - 1e-9, still * 0.9 + 1e-3, top, 1e-8);
   const omega = root.status === 'no-bracket' ? still : root.x;
-  const motorCurrent = Math.max(0, (driveLoad(d, omega, speed).torque * kv) / d.gearEfficiency + noLoad(d, omega));
+  const motorCurrent = Math.max(
+    0,
+    (driveLoad(d, omega, speed).torque * kv) / d.gearEfficiency + noLoad(d, omega),
+  );
   const vm = omega / kv + motorCurrent * d.motorResistance;
   // d (Voc - a R_pack) - d^2 I (N R_pack + R_c) = Vm
-  const a = motorCurrent * sourceOf(d), b = voc - d.avionics * d.packResistance;
+  const a = motorCurrent * sourceOf(d),
+    b = voc - d.avionics * d.packResistance;
   const disc = b * b - 4 * a * vm;
   const duty = a < 1e-9 ? vm / b : disc >= 0 ? (b - Math.sqrt(disc)) / (2 * a) : Infinity;
   return pointAt(d, omega, speed, motorCurrent, Math.min(duty, 9), voc);
 }
 
 /** Air past the motors [m/s]: the airspeed and half of what the propellers add to it. */
-export function streamSpeed(d: Pick<Drive, 'count' | 'curve' | 'density'>, thrust: number, speed: number): number {
+export function streamSpeed(
+  d: Pick<Drive, 'count' | 'curve' | 'density'>,
+  thrust: number,
+  speed: number,
+): number {
   const area = d.count * (Math.PI / 4) * d.curve.size.diameter ** 2;
   return speed / 2 + Math.sqrt((speed / 2) ** 2 + Math.max(0, thrust) / (2 * d.density * area));
 }
 
 /** Copper and iron loss of one motor at an operating point [W]; `resistance` as it is when warm. */
-export function motorLoss(d: Drive, o: OperatingPoint, resistance = d.motorResistance): { copper: number; iron: number } {
-  return { copper: o.motorCurrent ** 2 * resistance, iron: o.omega > 0 ? (noLoad(d, o.omega) * o.omega) / shaftKv(d) : 0 };
+export function motorLoss(
+  d: Drive,
+  o: OperatingPoint,
+  resistance = d.motorResistance,
+): { copper: number; iron: number } {
+  return {
+    copper: o.motorCurrent ** 2 * resistance,
+    iron: o.omega > 0 ? (noLoad(d, o.omega) * o.omega) / shaftKv(d) : 0,
+  };
 }

@@ -7,12 +7,18 @@ import { operate, operateForThrust, type Drive, type OperatingPoint } from './el
 
 export interface HoverPoint {
   point: OperatingPoint;
-  /** [W]: by momentum, on the shafts, from the pack */ ideal: number; shaft: number; electric: number;
-  /** ideal over shaft power, and over pack power */ figureOfMerit: number; overall: number;
-  /** thrust asked over the most there is */ thrustShare: number; thrustToWeight: number; maxThrust: number;
+  /** [W]: by momentum, on the shafts, from the pack */ ideal: number;
+  shaft: number;
+  electric: number;
+  /** ideal over shaft power, and over pack power */ figureOfMerit: number;
+  overall: number;
+  /** thrust asked over the most there is */ thrustShare: number;
+  thrustToWeight: number;
+  maxThrust: number;
   /** stick: by duty, or by thrust as flight controllers often make it */ throttle: number;
   /** with the charge to be used [s] */ time: number;
-  gramsPerWatt: number; /** [N/m2] */ discLoading: number;
+  gramsPerWatt: number;
+  /** [N/m2] */ discLoading: number;
 }
 
 /** Least power that lifts a thrust [N] by discs of an area [m2]. */
@@ -20,16 +26,38 @@ export function idealHoverPower(thrust: number, area: number, density: number): 
   return thrust ** 1.5 / Math.sqrt(2 * density * area);
 }
 
-export const discArea = (d: Pick<Drive, 'count' | 'curve' | 'inLine'>) => (d.inLine ? d.count / 2 : d.count) * (Math.PI / 4) * d.curve.size.diameter ** 2;
+export const discArea = (d: Pick<Drive, 'count' | 'curve' | 'inLine'>) =>
+  (d.inLine ? d.count / 2 : d.count) * (Math.PI / 4) * d.curve.size.diameter ** 2;
 
 /** @param d the lift motors together @param gravity [m/s2] @param reserve share of the usable charge kept back */
-export function hoverPoint(d: Drive, mass: number, gravity: number, law: 'duty' | 'thrust', reserve: number, soc = 0.5): HoverPoint {
-  const T = mass * gravity, point = operateForThrust(d, T, 0, soc), most = operate(d, 1, 0, soc);
-  const area = discArea(d), ideal = idealHoverPower(T, area, d.density), share = T / most.thrust;
+export function hoverPoint(
+  d: Drive,
+  mass: number,
+  gravity: number,
+  law: 'duty' | 'thrust',
+  reserve: number,
+  soc = 0.5,
+): HoverPoint {
+  const T = mass * gravity,
+    point = operateForThrust(d, T, 0, soc),
+    most = operate(d, 1, 0, soc);
+  const area = discArea(d),
+    ideal = idealHoverPower(T, area, d.density),
+    share = T / most.thrust;
   return {
-    point, ideal, shaft: point.shaftPower, electric: point.power, figureOfMerit: ideal / point.shaftPower, overall: ideal / point.power,
-    thrustShare: share, thrustToWeight: 1 / share, maxThrust: most.thrust, throttle: law === 'duty' ? point.duty : Math.sqrt(share),
-    time: ((1 - reserve) * d.charge) / point.current, gramsPerWatt: (1000 * mass) / point.power, discLoading: T / area,
+    point,
+    ideal,
+    shaft: point.shaftPower,
+    electric: point.power,
+    figureOfMerit: ideal / point.shaftPower,
+    overall: ideal / point.power,
+    thrustShare: share,
+    thrustToWeight: 1 / share,
+    maxThrust: most.thrust,
+    throttle: law === 'duty' ? point.duty : Math.sqrt(share),
+    time: ((1 - reserve) * d.charge) / point.current,
+    gramsPerWatt: (1000 * mass) / point.power,
+    discLoading: T / area,
   };
 }
 
@@ -41,7 +69,8 @@ export function hoverPoint(d: Drive, mass: number, gravity: number, law: 'duty' 
  * @param rotors arms about the CG [m] and largest thrusts [N]
  */
 export function balancedThrust(rotors: readonly { x: number; y: number; most: number }[]): number {
-  const value = (l: number, u: number) => rotors.reduce((s, r) => s + r.most * Math.max(0, 1 + l * r.x + u * r.y), 0);
+  const value = (l: number, u: number) =>
+    rotors.reduce((s, r) => s + r.most * Math.max(0, 1 + l * r.x + u * r.y), 0);
   const tries: [number, number][] = [[0, 0]];
   rotors.forEach((a, i) => {
     const n = a.x * a.x + a.y * a.y;
@@ -54,40 +83,92 @@ export function balancedThrust(rotors: readonly { x: number; y: number; most: nu
   return Math.min(...tries.map(([l, u]) => value(l, u)));
 }
 
-export interface WeakRotor { rotor: number; /** what is left of it, 0 to 1 */ left: number; total: number; margin: number }
-
-/** The worst rotor to lose a share of: thrust that still balances, over the weight. */
-export function weakRotor(rotors: readonly { x: number; y: number; most: number }[], weight: number, left = 0.7): WeakRotor {
-  return rotors.map((_, k) => { const total = balancedThrust(rotors.map((r, i) => (i === k ? { ...r, most: r.most * left } : r))); return { rotor: k, left, total, margin: total / weight }; }).reduce((a, b) => (b.margin < a.margin ? b : a));
+export interface WeakRotor {
+  rotor: number;
+  /** what is left of it, 0 to 1 */ left: number;
+  total: number;
+  margin: number;
 }
 
-export interface Transition { time: number; distance: number; energy: number; /** [m/s] */ speed: number; status: 'done' | 'no thrust'; rows: { time: number; speed: number; wingShare: number; power: number }[] }
+/** The worst rotor to lose a share of: thrust that still balances, over the weight. */
+export function weakRotor(
+  rotors: readonly { x: number; y: number; most: number }[],
+  weight: number,
+  left = 0.7,
+): WeakRotor {
+  return rotors
+    .map((_, k) => {
+      const total = balancedThrust(rotors.map((r, i) => (i === k ? { ...r, most: r.most * left } : r)));
+      return { rotor: k, left, total, margin: total / weight };
+    })
+    .reduce((a, b) => (b.margin < a.margin ? b : a));
+}
+
+export interface Transition {
+  time: number;
+  distance: number;
+  energy: number;
+  /** [m/s] */ speed: number;
+  status: 'done' | 'no thrust';
+  rows: { time: number; speed: number; wingShare: number; power: number }[];
+}
 
 /**
  * From hover to wing at full cruise thrust, level: the wing carries W (V / V_stall)^2 up to the whole weight, the rotors the
  * rest; done at `margin` times the stall speed. The rotors' power in forward flight is taken as in hover for their share,
  * which is on the safe side.
  */
-export function transition(lift: Drive, cruise: Drive, t: { mass: number; gravity: number; stall: number; margin: number; drag(speed: number, lift: number): number; rotorDragArea: number }): Transition {
-  const W = t.mass * t.gravity, goal = t.margin * t.stall, rows: Transition['rows'] = [], dt = 0.1;
-  let v = 0, time = 0, energy = 0, distance = 0;
+export function transition(
+  lift: Drive,
+  cruise: Drive,
+  t: {
+    mass: number;
+    gravity: number;
+    stall: number;
+    margin: number;
+    drag(speed: number, lift: number): number;
+    rotorDragArea: number;
+  },
+): Transition {
+  const W = t.mass * t.gravity,
+    goal = t.margin * t.stall,
+    rows: Transition['rows'] = [],
+    dt = 0.1;
+  let v = 0,
+    time = 0,
+    energy = 0,
+    distance = 0;
   while (v < goal && time < 120) {
-    const share = Math.min(1, (v / t.stall) ** 2), q = 0.5 * cruise.density * v * v;
-    const c = operate(cruise, 1, v), hover = share < 1 ? operateForThrust(lift, (1 - share) * W, 0).power : 0;
+    const share = Math.min(1, (v / t.stall) ** 2),
+      q = 0.5 * cruise.density * v * v;
+    const c = operate(cruise, 1, v),
+      hover = share < 1 ? operateForThrust(lift, (1 - share) * W, 0).power : 0;
     const drag = q * t.rotorDragArea + (v > 0.3 * t.stall ? t.drag(v, share * W) : 0);
     const a = (c.thrust - drag) / t.mass;
     if (!(a > 0.02)) return { time, distance, energy, speed: v, status: 'no thrust', rows };
     rows.push({ time, speed: v, wingShare: share, power: c.power + hover });
-    energy += (c.power + hover) * dt; distance += v * dt; v += a * dt; time += dt;
+    energy += (c.power + hover) * dt;
+    distance += v * dt;
+    v += a * dt;
+    time += dt;
   }
   return { time, distance, energy, speed: v, status: v >= goal ? 'done' : 'no thrust', rows };
 }
 
 /** Power [W] from the pack to fly level at a speed on the rotors alone: induced flow by Glauert's formula, drag area pulled along. */
-export function rotorCruisePower(d: Drive, mass: number, gravity: number, speed: number, dragArea: number, overall: number): number {
-  const drag = 0.5 * d.density * speed * speed * dragArea, T = Math.hypot(mass * gravity, drag), area = discArea(d);
+export function rotorCruisePower(
+  d: Drive,
+  mass: number,
+  gravity: number,
+  speed: number,
+  dragArea: number,
+  overall: number,
+): number {
+  const drag = 0.5 * d.density * speed * speed * dragArea,
+    T = Math.hypot(mass * gravity, drag),
+    area = discArea(d);
   const v0 = Math.sqrt(T / (2 * d.density * area));
   let vi = v0;
-  for (let i = 0; i < 60; i++) vi = 0.5 * vi + 0.5 * (v0 * v0) / Math.hypot(speed, vi);
+  for (let i = 0; i < 60; i++) vi = 0.5 * vi + (0.5 * (v0 * v0)) / Math.hypot(speed, vi);
   return (T * vi + drag * speed) / Math.max(overall, 1e-6);
 }

@@ -2,13 +2,48 @@ export { BLADE_FAMILIES, BLADES, bladeAngle, bladeShape, chordAt } from './blade
 export type { BladeFamily, BladeShape } from './blades';
 export { bladeLoad } from './bladeElement';
 export type { BladeLoad, BladeSet } from './bladeElement';
-export { bladeSetOf, idleDragArea, propellerCurve, propellerLoad, thrustCoefficient, pitchSpeed, powerCoefficient, PITCH_RATIO_RANGE } from './propeller';
+export {
+  bladeSetOf,
+  idleDragArea,
+  propellerCurve,
+  propellerLoad,
+  thrustCoefficient,
+  pitchSpeed,
+  powerCoefficient,
+  PITCH_RATIO_RANGE,
+} from './propeller';
 export type { CoefficientTable, PropellerCurve, PropellerSize } from './propeller';
-export { CHEMISTRIES, CHEMISTRY, estimateCellResistance, joinPacks, openCircuit, packOf, packWear } from './battery';
+export {
+  CHEMISTRIES,
+  CHEMISTRY,
+  estimateCellResistance,
+  joinPacks,
+  openCircuit,
+  packOf,
+  packWear,
+} from './battery';
 export type { Chemistry, ChemistryFacts, Joined, Pack, PackData } from './battery';
-export { coolingAt, gaugeArea, heatStep, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent, wireResistance } from './motor';
+export {
+  coolingAt,
+  gaugeArea,
+  heatStep,
+  settledHeat,
+  thermalOf,
+  USUAL_LIMIT,
+  wireCurrent,
+  wireResistance,
+} from './motor';
 export type { HeatState, MotorData, ThermalMass } from './motor';
-export { buildDrive, motorLoss, operate, operateForThrust, packInUse, packVolts, thrusterOf, MEAN_SOC } from './electric';
+export {
+  buildDrive,
+  motorLoss,
+  operate,
+  operateForThrust,
+  packInUse,
+  packVolts,
+  thrusterOf,
+  MEAN_SOC,
+} from './electric';
 export type { Drive, OperatingPoint } from './electric';
 export { driveChain, settledWinding, staticCard, TIP_LIMIT } from './driveChain';
 export type { ChainLimits, DriveChain, Link, Margin, StaticCard } from './driveChain';
@@ -18,9 +53,26 @@ export { fanCurve, fanExitArea, fanThrust, jetSpeed } from './ductedFan';
 export type { FanData } from './ductedFan';
 export { genericParts, propellerMass } from './catalogue';
 export type { EscPart, MotorPart, PackPart, PartsList, PropellerPart } from './catalogue';
-export { combinationCount, indexOfCombination, matchOne, matchSlice, matchSummary, outSentence, paretoRows, prepareMatch } from './match';
+export {
+  combinationCount,
+  indexOfCombination,
+  matchOne,
+  matchSlice,
+  matchSummary,
+  outSentence,
+  paretoRows,
+  prepareMatch,
+} from './match';
 export type { MatchBench, MatchRow, MatchSlice, MatchTask, OutReason } from './match';
-export { balancedThrust, discArea, hoverPoint, idealHoverPower, rotorCruisePower, transition, weakRotor } from './hover';
+export {
+  balancedThrust,
+  discArea,
+  hoverPoint,
+  idealHoverPower,
+  rotorCruisePower,
+  transition,
+  weakRotor,
+} from './hover';
 export type { HoverPoint, Transition, WeakRotor } from './hover';
 export { supplyReport } from './supply';
 export type { SupplyLine, SupplyPart, SupplyReport, VoltsLine } from './supply';
@@ -32,4 +84,14 @@ export { flaringCurves, rubberFlight, rubberTrials, thinned } from './rubberFlig
 export type { FlaringCurves, RubberFlight, RubberFlightInput, RubberRow, RubberTrial } from './rubberFlight';
 export { clearSky, solarArray, solarDay, solarPower, sunHeight } from './solar';
 export type { SolarArray, SolarData, SolarDay, SolarRow } from './solar';
-export { combinationChanges, controllerItem, fitChanges, isFitted, itemOfKind, labelText, partsFor, sameBlades, sameMotor } from './swaps';
+export {
+  combinationChanges,
+  controllerItem,
+  fitChanges,
+  isFitted,
+  itemOfKind,
+  labelText,
+  partsFor,
+  sameBlades,
+  sameMotor,
+} from './swaps';

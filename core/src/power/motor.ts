@@ -37,14 +37,24 @@ export function motorMass(m: MotorData): number {
 }
 
 export interface ThermalMass {
-  /** [J/K] */ winding: number; case: number;
-  /** winding to case, case to still and to moving air [W/K] */ inner: number; still: number; moving: number;
+  /** [J/K] */ winding: number;
+  case: number;
+  /** winding to case, case to still and to moving air [W/K] */ inner: number;
+  still: number;
+  moving: number;
 }
 
 /** A 130 g outrunner: 13 J/K of copper, 45 J/K of case, 1.7 W/K inward, about 1.1 W/K in a 10 m/s slipstream. */
 export function thermalOf(m: MotorData): ThermalMass {
-  const mass = motorMass(m), area = 0.045 * mass ** (2 / 3);
-  return { winding: 0.25 * mass * 390, case: 0.75 * mass * 460, inner: 13 * mass, still: 12 * area, moving: 25 * area * (m.cooling ?? 0.7) };
+  const mass = motorMass(m),
+    area = 0.045 * mass ** (2 / 3);
+  return {
+    winding: 0.25 * mass * 390,
+    case: 0.75 * mass * 460,
+    inner: 13 * mass,
+    still: 12 * area,
+    moving: 25 * area * (m.cooling ?? 0.7),
+  };
 }
 
 /** Conductance to the air at its speed over the motor [W/K]. */
@@ -52,13 +62,23 @@ export function coolingAt(t: ThermalMass, airSpeed: number): number {
   return t.still + t.moving * Math.sqrt(Math.max(0, airSpeed));
 }
 
-export interface HeatState { winding: number; case: number }
+export interface HeatState {
+  winding: number;
+  case: number;
+}
 
 /** One step of seconds with copper loss (at the resistance's own temperature) and iron loss [W]; exact for steady losses as dt goes to 0. */
-export function heatStep(t: ThermalMass, s: HeatState, loss: { copper: number; iron: number }, air: { temperature: number; speed: number }, seconds: number): HeatState {
+export function heatStep(
+  t: ThermalMass,
+  s: HeatState,
+  loss: { copper: number; iron: number },
+  air: { temperature: number; speed: number },
+  seconds: number,
+): HeatState {
   // inner steps short against the winding's own time constant
   const n = Math.max(1, Math.ceil(seconds / (0.2 * (t.winding / t.inner))));
-  const dt = seconds / n, out = coolingAt(t, air.speed);
+  const dt = seconds / n,
+    out = coolingAt(t, air.speed);
   let { winding, case: body } = s;
   for (let i = 0; i < n; i++) {
     const across = t.inner * (winding - body);
@@ -69,7 +89,11 @@ export function heatStep(t: ThermalMass, s: HeatState, loss: { copper: number; i
 }
 
 /** Where it settles [K]: T_case = T_air + P / out, T_winding = T_case + P_copper / inner. */
-export function settledHeat(t: ThermalMass, loss: { copper: number; iron: number }, air: { temperature: number; speed: number }): HeatState {
+export function settledHeat(
+  t: ThermalMass,
+  loss: { copper: number; iron: number },
+  air: { temperature: number; speed: number },
+): HeatState {
   const body = air.temperature + (loss.copper + loss.iron) / coolingAt(t, air.speed);
   return { case: body, winding: body + loss.copper / t.inner };
 }

@@ -9,38 +9,84 @@
  */
 import { requirePositive } from '../numeric';
 
-export interface RubberData { width: number; thickness: number; strands: number; length: number; density: number; lubricated: boolean; breakTurns?: number; wound: number; backedOff: number; winder: number }
+export interface RubberData {
+  width: number;
+  thickness: number;
+  strands: number;
+  length: number;
+  density: number;
+  lubricated: boolean;
+  breakTurns?: number;
+  wound: number;
+  backedOff: number;
+  winder: number;
+}
 
 const KAPPA = 8.7;
 export const RUBBER_ENERGY = 8000;
-const DRY_TURNS = 0.75, DRY_ENERGY = 0.8;
+const DRY_TURNS = 0.75,
+  DRY_ENERGY = 0.8;
 /** s(1), and the two weights that make the integral 1 */
-const BURST = 3.2, KNEE = 0.4, RISE = 8;
-const A_SHAPE = (1 - BURST / (RISE + 1)) / (1 / (KNEE + 1) - 1 / (RISE + 1)), B_SHAPE = BURST - A_SHAPE;
+const BURST = 3.2,
+  KNEE = 0.4,
+  RISE = 8;
+const A_SHAPE = (1 - BURST / (RISE + 1)) / (1 / (KNEE + 1) - 1 / (RISE + 1)),
+  B_SHAPE = BURST - A_SHAPE;
 /** What the crank feels over what the motor gives back: about a quarter stays in the rubber (common practice, no source). */
 const CRANK = 1.3;
 
 export interface RubberMotor {
-  /** [m2] */ area: number; /** [kg] */ mass: number;
-  breakTurns: number; /** on the motor */ woundTurns: number; launchTurns: number; /** of the winder's crank */ crankTurns: number;
-  /** given back from breaking turns down, and from the launch down [J] */ fullEnergy: number; energy: number;
-  /** [N m] */ launchTorque: number; plateauTorque: number; crankTorque: number;
+  /** [m2] */ area: number;
+  /** [kg] */ mass: number;
+  breakTurns: number;
+  /** on the motor */ woundTurns: number;
+  launchTurns: number;
+  /** of the winder's crank */ crankTurns: number;
+  /** given back from breaking turns down, and from the launch down [J] */ fullEnergy: number;
+  energy: number;
+  /** [N m] */ launchTorque: number;
+  plateauTorque: number;
+  crankTorque: number;
   torqueAt(turns: number): number;
 }
 
 /** @throws DomainError for sizes that are not above zero */
 export function rubberMotor(r: RubberData): RubberMotor {
-  for (const [name, v] of [['strip width', r.width], ['strip thickness', r.thickness], ['strands', r.strands], ['motor length', r.length], ['density', r.density], ['winder ratio', r.winder]] as const) requirePositive(name, v);
-  const area = r.strands * r.width * r.thickness, mass = r.density * area * r.length;
+  for (const [name, v] of [
+    ['strip width', r.width],
+    ['strip thickness', r.thickness],
+    ['strands', r.strands],
+    ['motor length', r.length],
+    ['density', r.density],
+    ['winder ratio', r.winder],
+  ] as const)
+    requirePositive(name, v);
+  const area = r.strands * r.width * r.thickness,
+    mass = r.density * area * r.length;
   const breakTurns = r.breakTurns ?? ((r.lubricated ? 1 : DRY_TURNS) * KAPPA * r.length) / Math.sqrt(area);
   const fullEnergy = (r.lubricated ? 1 : DRY_ENERGY) * RUBBER_ENERGY * mass;
   const mean = fullEnergy / (2 * Math.PI * breakTurns);
-  const torqueAt = (turns: number) => { const t = Math.min(Math.max(turns / breakTurns, 0), 1); return mean * (A_SHAPE * t ** KNEE + B_SHAPE * t ** RISE); };
-  const woundTurns = r.wound * breakTurns, launchTurns = Math.max(0, woundTurns - r.backedOff), t = launchTurns / breakTurns;
+  const torqueAt = (turns: number) => {
+    const t = Math.min(Math.max(turns / breakTurns, 0), 1);
+    return mean * (A_SHAPE * t ** KNEE + B_SHAPE * t ** RISE);
+  };
+  const woundTurns = r.wound * breakTurns,
+    launchTurns = Math.max(0, woundTurns - r.backedOff),
+    t = launchTurns / breakTurns;
   return {
-    area, mass, breakTurns, woundTurns, launchTurns, crankTurns: woundTurns / r.winder, fullEnergy,
-    energy: fullEnergy * ((A_SHAPE * t ** (KNEE + 1)) / (KNEE + 1) + (B_SHAPE * t ** (RISE + 1)) / (RISE + 1)),
-    launchTorque: torqueAt(launchTurns), plateauTorque: torqueAt(0.5 * breakTurns), crankTorque: (CRANK * torqueAt(woundTurns)) / r.winder, torqueAt,
+    area,
+    mass,
+    breakTurns,
+    woundTurns,
+    launchTurns,
+    crankTurns: woundTurns / r.winder,
+    fullEnergy,
+    energy:
+      fullEnergy * ((A_SHAPE * t ** (KNEE + 1)) / (KNEE + 1) + (B_SHAPE * t ** (RISE + 1)) / (RISE + 1)),
+    launchTorque: torqueAt(launchTurns),
+    plateauTorque: torqueAt(0.5 * breakTurns),
+    crankTorque: (CRANK * torqueAt(woundTurns)) / r.winder,
+    torqueAt,
   };
 }
 

@@ -10,24 +10,55 @@ import { sparSection } from '../structure';
 /** Change of static margin (fraction of the mean chord) that one note asks for. Common practice: a few per cent at a time. */
 const MARGIN_STEP: Partial<Record<Handling, number>> = { 'tail-heavy': 0.025, 'nose-heavy': -0.025 };
 
-export interface Advice { id: string; because: string; sentence: string; fix: Fix | null }
+export interface Advice {
+  id: string;
+  because: string;
+  sentence: string;
+  fix: Fix | null;
+}
 
 const mm = (m: number) => `${Math.abs(m * 1000).toFixed(0)} mm`;
 
-function balanceAdvice(design: Design, ledger: Ledger, loading: string, step: number, because: string): Advice {
+function balanceAdvice(
+  design: Design,
+  ledger: Ledger,
+  loading: string,
+  step: number,
+  because: string,
+): Advice {
   const mac = entryOf(ledger, 'meanChord', 'all')!.value;
   const now = entryOf(ledger, 'staticMargin', loading)!.value;
-  const state = loadedState(design, design.loadings.find((l) => l.id === loading)!, 'best', 1);
+  const state = loadedState(
+    design,
+    design.loadings.find((l) => l.id === loading)!,
+    'best',
+    1,
+  );
   const wanted = -step * mac;
-  const candidates = design.items.filter((i) => i.movable).map((i) => {
-    const mass = state.points.find((p) => p.id === i.id)!.mass;
-    const to = i.x + (wanted * state.mass) / Math.max(mass, 1e-6);
-    const reach = Math.min(i.movable!.to, Math.max(i.movable!.from, to));
-    return { item: i, mass, to: reach, full: Math.abs(reach - to) < 1e-6, shift: (mass * (reach - i.x)) / state.mass };
-  }).filter((c) => c.mass > 0).sort((a, b) => Math.abs(b.shift) - Math.abs(a.shift));
+  const candidates = design.items
+    .filter((i) => i.movable)
+    .map((i) => {
+      const mass = state.points.find((p) => p.id === i.id)!.mass;
+      const to = i.x + (wanted * state.mass) / Math.max(mass, 1e-6);
+      const reach = Math.min(i.movable!.to, Math.max(i.movable!.from, to));
+      return {
+        item: i,
+        mass,
+        to: reach,
+        full: Math.abs(reach - to) < 1e-6,
+        shift: (mass * (reach - i.x)) / state.mass,
+      };
+    })
+    .filter((c) => c.mass > 0)
+    .sort((a, b) => Math.abs(b.shift) - Math.abs(a.shift));
   const best = candidates.find((c) => c.full) ?? candidates[0];
   if (!best || Math.abs(best.shift) < 5e-4) {
-    return { id: 'balance', because, sentence: `Nothing movable has room left to shift the CG ${mm(wanted)} ${wanted < 0 ? 'forward' : 'aft'}; ballast or a changed nose is needed.`, fix: null };
+    return {
+      id: 'balance',
+      because,
+      sentence: `Nothing movable has room left to shift the CG ${mm(wanted)} ${wanted < 0 ? 'forward' : 'aft'}; ballast or a changed nose is needed.`,
+      fix: null,
+    };
   }
   const to = Math.round(best.to * 1000) / 1000;
   const dir = to < best.item.x ? 'forward' : 'aft';
@@ -35,7 +66,8 @@ function balanceAdvice(design: Design, ledger: Ledger, loading: string, step: nu
   const after = now - (best.mass * (to - best.item.x)) / state.mass / mac;
   const short = best.full ? '' : ' That is as far as it goes; more needs ballast.';
   return {
-    id: 'balance', because,
+    id: 'balance',
+    because,
     sentence: `${label}: the CG goes ${mm((best.mass * (to - best.item.x)) / state.mass)} ${dir}, static margin from ${(now * 100).toFixed(1)} to ${(after * 100).toFixed(1)} %.${short} One step per flight.`,
     fix: { label, changes: [{ path: `items.${best.item.id}.x`, value: to }] },
   };
@@ -50,16 +82,35 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   const spar = design.structure.spar;
   const because = `the wing breaks at ${least.toFixed(1)} g and ${need.toFixed(1)} g is needed`;
   for (let k = 1; k <= 40; k++) {
-    const grown = spar.kind === 'tube' ? { ...spar, outer: spar.outer + k * 0.0005 } : { ...spar, cap: spar.cap + k * 0.0005 };
+    const grown =
+      spar.kind === 'tube'
+        ? { ...spar, outer: spar.outer + k * 0.0005 }
+        : { ...spar, cap: spar.cap + k * 0.0005 };
     const trial = setPath(design, 'structure.spar', grown);
     const factor = least * (momentOf(trial) / momentOf(design));
     if (factor >= 1.03 * need) {
-      const label = spar.kind === 'tube' ? `Spar tube from ${(spar.outer * 1000).toFixed(1)} to ${((spar.outer + k * 0.0005) * 1000).toFixed(1)} mm` : `Spar caps from ${(spar.cap * 1000).toFixed(1)} to ${((spar.cap + k * 0.0005) * 1000).toFixed(1)} mm`;
-      const changes = spar.kind === 'tube' ? [{ path: 'structure.spar.outer', value: spar.outer + k * 0.0005 }] : [{ path: 'structure.spar.cap', value: spar.cap + k * 0.0005 }];
-      return { id: 'spar', because, sentence: `${label}: failure at ${factor.toFixed(1)} g. Add the heavier spar to the mass list.`, fix: { label, changes } };
+      const label =
+        spar.kind === 'tube'
+          ? `Spar tube from ${(spar.outer * 1000).toFixed(1)} to ${((spar.outer + k * 0.0005) * 1000).toFixed(1)} mm`
+          : `Spar caps from ${(spar.cap * 1000).toFixed(1)} to ${((spar.cap + k * 0.0005) * 1000).toFixed(1)} mm`;
+      const changes =
+        spar.kind === 'tube'
+          ? [{ path: 'structure.spar.outer', value: spar.outer + k * 0.0005 }]
+          : [{ path: 'structure.spar.cap', value: spar.cap + k * 0.0005 }];
+      return {
+        id: 'spar',
+        because,
+        sentence: `${label}: failure at ${factor.toFixed(1)} g. Add the heavier spar to the mass list.`,
+        fix: { label, changes },
+      };
     }
   }
-  return { id: 'spar', because, sentence: 'No tube or cap a centimetre or two larger is enough: change the material or the spar’s depth.', fix: null };
+  return {
+    id: 'spar',
+    because,
+    sentence: 'No tube or cap a centimetre or two larger is enough: change the material or the spar’s depth.',
+    fix: null,
+  };
 }
 
 function momentOf(design: Design): number {
@@ -67,19 +118,36 @@ function momentOf(design: Design): number {
 }
 
 /** Advice for one version: from its handling notes, and from what the ledger shows. */
-export function adviseNext(doc: DesignDocument, ledger: Ledger, notes: readonly { loading: string; handling: readonly Handling[]; test: string }[]): Advice[] {
+export function adviseNext(
+  doc: DesignDocument,
+  ledger: Ledger,
+  notes: readonly { loading: string; handling: readonly Handling[]; test: string }[],
+): Advice[] {
   const out: Advice[] = [];
   for (const n of notes) {
     for (const h of n.handling) {
       const step = MARGIN_STEP[h];
       if (step === undefined || !doc.design.loadings.some((l) => l.id === n.loading)) continue;
       const cg = entryOf(ledger, 'cgX', n.loading)!.value;
-      out.push({ ...balanceAdvice(doc.design, ledger, n.loading, step, `“${h}” in ${n.test}, CG at ${(cg * 1000).toFixed(0)} mm`), id: `balance-${out.length}` });
+      out.push({
+        ...balanceAdvice(
+          doc.design,
+          ledger,
+          n.loading,
+          step,
+          `“${h}” in ${n.test}, CG at ${(cg * 1000).toFixed(0)} mm`,
+        ),
+        id: `balance-${out.length}`,
+      });
     }
-    if (n.handling.includes('tip-stall')) out.push({ id: `tip-${out.length}`, because: `“tip-stall” in ${n.test}`, ...washout(doc.design) });
+    if (n.handling.includes('tip-stall'))
+      out.push({ id: `tip-${out.length}`, because: `“tip-stall” in ${n.test}`, ...washout(doc.design) });
   }
   const findings = ledger.findings.filter((f) => f.station === 'balance' && f.fix);
-  if (!out.some((a) => a.fix?.changes.some((c) => c.path.startsWith('items.')))) findings.forEach((f, i) => out.push({ id: `finding-${i}`, because: 'predicted balance', sentence: f.sentence, fix: f.fix }));
+  if (!out.some((a) => a.fix?.changes.some((c) => c.path.startsWith('items.'))))
+    findings.forEach((f, i) =>
+      out.push({ id: `finding-${i}`, because: 'predicted balance', sentence: f.sentence, fix: f.fix }),
+    );
   const spar = sparAdvice(doc, ledger);
   if (spar) out.push(spar);
   return out;
@@ -89,7 +157,14 @@ function washout(design: Design): Pick<Advice, 'sentence' | 'fix'> {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const tip = wing.stations.length - 1;
   const twist = wing.stations[tip].twist - (2 * Math.PI) / 180;
-  return { sentence: 'Two degrees more washout at the tip moves the first stall inboard; it costs a little drag at speed.', fix: { label: 'Washout 2° more', changes: [{ path: `surfaces.${wing.id}.stations.${tip}.twist`, value: twist }] } };
+  return {
+    sentence:
+      'Two degrees more washout at the tip moves the first stall inboard; it costs a little drag at speed.',
+    fix: {
+      label: 'Washout 2° more',
+      changes: [{ path: `surfaces.${wing.id}.stations.${tip}.twist`, value: twist }],
+    },
+  };
 }
 
 /** A design with a fix applied. */
@@ -97,11 +172,25 @@ export function applyFix(design: Design, fix: Fix): Design {
   return fix.changes.reduce((d, c) => setPath(d, c.path, c.value), design);
 }
 
-export interface Effect { id: string; state: string; before: number; after: number; sigma: number }
+export interface Effect {
+  id: string;
+  state: string;
+  before: number;
+  after: number;
+  sigma: number;
+}
 
 /** What a change does to every ledger number; only those that move by more than a thousandth. */
-export function effectOf(doc: DesignDocument, calibration: Calibration, fix: Fix, cache: StepCache = new Map()): Effect[] {
-  return compareLedgers(assess(doc.brief, doc.design, calibration, cache), assess(doc.brief, applyFix(doc.design, fix), calibration, cache));
+export function effectOf(
+  doc: DesignDocument,
+  calibration: Calibration,
+  fix: Fix,
+  cache: StepCache = new Map(),
+): Effect[] {
+  return compareLedgers(
+    assess(doc.brief, doc.design, calibration, cache),
+    assess(doc.brief, applyFix(doc.design, fix), calibration, cache),
+  );
 }
 
 /** Numbers that differ between two ledgers, by more than a thousandth of their size. */

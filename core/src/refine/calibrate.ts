@@ -14,7 +14,11 @@ const ROUNDS = 3;
 /** a residual past this many sigmas is pointed at */
 export const OUTLIER_SIGMAS = 3;
 
-export interface Observed { brief: Brief; design: Design; measurements: readonly Measurement[] }
+export interface Observed {
+  brief: Brief;
+  design: Design;
+  measurements: readonly Measurement[];
+}
 
 export interface FitRow {
   quantity: string;
@@ -31,7 +35,11 @@ export type CalibrationResult =
   | { status: 'updated'; calibration: Calibration; rows: FitRow[]; unused: string[] }
   | { status: 'nothing'; reason: string };
 
-interface Row { obs: Observed; m: Measurement; key: string }
+interface Row {
+  obs: Observed;
+  m: Measurement;
+  key: string;
+}
 
 /** Conditions on the day replace the site of the brief, so that a windless prediction is not held against a windy run. */
 export function briefOfTheDay(brief: Brief, temperature: number, wind: number): Brief {
@@ -43,16 +51,33 @@ export function briefOfTheDay(brief: Brief, temperature: number, wind: number): 
  * @param observed groups of measurements, one per version and day
  * @param from ids of the tests, kept in the result
  */
-export function calibrate(prior: Calibration, observed: readonly Observed[], from: readonly string[], cache: StepCache = new Map()): CalibrationResult {
+export function calibrate(
+  prior: Calibration,
+  observed: readonly Observed[],
+  from: readonly string[],
+  cache: StepCache = new Map(),
+): CalibrationResult {
   const unused: string[] = [];
   const first = observed.map((o) => sensitivities(o.brief, o.design, prior, cache));
-  const rows: (Row & { group: number })[] = observed.flatMap((obs, group) => obs.measurements.filter((m) => !m.setAside).flatMap((m) => {
-    const keys = [`${m.quantity}@${m.state}`, `${m.quantity}@all`];
-    const key = keys.find((k) => first[group].gradient[k]?.some((g) => Math.abs(g) > 1e-12));
-    if (!key) { unused.push(m.quantity); return []; }
-    return [{ obs, m, key, group }];
-  }));
-  if (rows.length === 0) return { status: 'nothing', reason: 'No measurement bears on a calibration factor yet: record a ground run, laps, charge used or a stall speed.' };
+  const rows: (Row & { group: number })[] = observed.flatMap((obs, group) =>
+    obs.measurements
+      .filter((m) => !m.setAside)
+      .flatMap((m) => {
+        const keys = [`${m.quantity}@${m.state}`, `${m.quantity}@all`];
+        const key = keys.find((k) => first[group].gradient[k]?.some((g) => Math.abs(g) > 1e-12));
+        if (!key) {
+          unused.push(m.quantity);
+          return [];
+        }
+        return [{ obs, m, key, group }];
+      }),
+  );
+  if (rows.length === 0)
+    return {
+      status: 'nothing',
+      reason:
+        'No measurement bears on a calibration factor yet: record a ground run, laps, charge used or a stall speed.',
+    };
   const sigma = rows.map((r) => Math.hypot(r.m.sigma, MODEL_SHARE * r.m.value));
   let at = prior.mean;
   let lin = first;
@@ -60,7 +85,10 @@ export function calibrate(prior: Calibration, observed: readonly Observed[], fro
   for (let k = 0; k < ROUNDS; k++) {
     const J = rows.map((r) => lin[r.group].gradient[r.key]);
     // residual of the linear model about `at`, carried back to the prior mean
-    const residual = rows.map((r, i) => r.m.value - lin[r.group].values[r.key] + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0));
+    const residual = rows.map(
+      (r, i) =>
+        r.m.value - lin[r.group].values[r.key] + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0),
+    );
     posterior = updateLinear(prior.mean, prior.covariance, J, residual, sigma);
     at = posterior.mean.map((x, j) => Math.max(0.3 * FACTORS[j].mean, x));
     lin = observed.map((o) => sensitivities(o.brief, o.design, { ...prior, mean: at }, cache));
@@ -72,10 +100,25 @@ export function calibrate(prior: Calibration, observed: readonly Observed[], fro
     unused: [...new Set(unused)],
     rows: rows.map((r, i) => {
       const g = first[r.group].gradient[r.key];
-      const spread = Math.sqrt(sigma[i] ** 2 + g.reduce((s, a, p) => s + a * FACTOR_IDS.reduce((t, _, q) => t + prior.covariance[p][q] * g[q], 0), 0));
+      const spread = Math.sqrt(
+        sigma[i] ** 2 +
+          g.reduce(
+            (s, a, p) => s + a * FACTOR_IDS.reduce((t, _, q) => t + prior.covariance[p][q] * g[q], 0),
+            0,
+          ),
+      );
       const before = first[r.group].values[r.key];
       const surprise = (r.m.value - before) / spread;
-      return { quantity: r.m.quantity, state: r.m.state, measured: r.m.value, sigma: r.m.sigma, before, after: lin[r.group].values[r.key], surprise, outlier: Math.abs(surprise) > OUTLIER_SIGMAS };
+      return {
+        quantity: r.m.quantity,
+        state: r.m.state,
+        measured: r.m.value,
+        sigma: r.m.sigma,
+        before,
+        after: lin[r.group].values[r.key],
+        surprise,
+        outlier: Math.abs(surprise) > OUTLIER_SIGMAS,
+      };
     }),
   };
 }

@@ -5,15 +5,34 @@
 import { assess, type StepCache } from '../assess';
 import { getPath, listChanges, setPath, type Change, type DesignDocument } from '../design';
 
-export interface Step { path: string; change: Change; delta: number }
-export interface Explained { id: string; state: string; before: number; after: number; steps: Step[] }
+export interface Step {
+  path: string;
+  change: Change;
+  delta: number;
+}
+export interface Explained {
+  id: string;
+  state: string;
+  before: number;
+  after: number;
+  steps: Step[];
+}
 
 const MOST_GROUPS = 12;
 
 /** The input group a path belongs to: one list entry or one block, so that a moved battery is one step. */
 function groupOf(path: string): string {
   const seg = path.split('.');
-  return seg.slice(0, ['items', 'surfaces', 'sections', 'loadings', 'requirements', 'missions', 'dragItems'].includes(seg[1]) ? 3 : seg[0] === 'calibration' ? 1 : 3).join('.');
+  return seg
+    .slice(
+      0,
+      ['items', 'surfaces', 'sections', 'loadings', 'requirements', 'missions', 'dragItems'].includes(seg[1])
+        ? 3
+        : seg[0] === 'calibration'
+          ? 1
+          : 3,
+    )
+    .join('.');
 }
 
 /** Changed groups between two documents: path, with every leaf inside. */
@@ -27,16 +46,26 @@ export function changedGroups(a: DesignDocument, b: DesignDocument): { path: str
 function applyChange(doc: DesignDocument, c: Change): DesignDocument {
   const cut = c.path.lastIndexOf('.');
   const list = getPath(doc, c.path.slice(0, cut));
-  if (!Array.isArray(list) || (c.before !== undefined && c.after !== undefined)) return setPath(doc, c.path, c.after);
+  if (!Array.isArray(list) || (c.before !== undefined && c.after !== undefined))
+    return setPath(doc, c.path, c.after);
   const id = c.path.slice(cut + 1);
-  const next = c.before === undefined ? [...list, c.after] : list.filter((e) => (e as { id?: unknown }).id !== id);
+  const next =
+    c.before === undefined ? [...list, c.after] : list.filter((e) => (e as { id?: unknown }).id !== id);
   return setPath(doc, c.path.slice(0, cut), next);
 }
 
 /** Explains the differences of the named quantities (`id@state`). */
-export function explainDifference(a: DesignDocument, b: DesignDocument, keys: readonly string[], cache: StepCache = new Map()): Explained[] {
+export function explainDifference(
+  a: DesignDocument,
+  b: DesignDocument,
+  keys: readonly string[],
+  cache: StepCache = new Map(),
+): Explained[] {
   const groups = changedGroups(a, b).slice(0, MOST_GROUPS);
-  const run = (d: DesignDocument) => new Map(assess(d.brief, d.design, d.calibration, cache).entries.map((e) => [`${e.id}@${e.state}`, e.value]));
+  const run = (d: DesignDocument) =>
+    new Map(
+      assess(d.brief, d.design, d.calibration, cache).entries.map((e) => [`${e.id}@${e.state}`, e.value]),
+    );
   const ledgers = [run(a)];
   let doc = a;
   groups.forEach((g, i) => {
@@ -46,10 +75,15 @@ export function explainDifference(a: DesignDocument, b: DesignDocument, keys: re
   });
   if (groups.length === 0) ledgers.push(run(b));
   return keys.flatMap((key) => {
-    const before = ledgers[0].get(key), after = ledgers[ledgers.length - 1].get(key);
+    const before = ledgers[0].get(key),
+      after = ledgers[ledgers.length - 1].get(key);
     if (before === undefined || after === undefined) return [];
     const [id, state] = key.split('@');
-    const steps = groups.map((g, i) => ({ path: g.path, change: g.changes[0], delta: (ledgers[i + 1].get(key) ?? before) - (ledgers[i].get(key) ?? before) }));
+    const steps = groups.map((g, i) => ({
+      path: g.path,
+      change: g.changes[0],
+      delta: (ledgers[i + 1].get(key) ?? before) - (ledgers[i].get(key) ?? before),
+    }));
     return [{ id, state, before, after, steps: steps.filter((s) => Math.abs(s.delta) > 1e-9) }];
   });
 }

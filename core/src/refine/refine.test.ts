@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { assess, entryOf } from '../assess';
 import { bitternDocument } from '../demo';
 import { FACTOR_IDS, priorCalibration, setPath, type Measurement } from '../design';
-import { adviseNext, applyFix, briefOfTheDay, calibrate, changedGroups, effectOf, explainDifference } from './index';
+import {
+  adviseNext,
+  applyFix,
+  briefOfTheDay,
+  calibrate,
+  changedGroups,
+  effectOf,
+  explainDifference,
+} from './index';
 
 const doc = bitternDocument();
 const prior = priorCalibration();
@@ -10,28 +18,66 @@ const cache = new Map();
 const idx = (id: (typeof FACTOR_IDS)[number]) => FACTOR_IDS.indexOf(id);
 
 /** Measurements that an aircraft with these factors would give, without noise. */
-function measuredBy(truth: Partial<Record<(typeof FACTOR_IDS)[number], number>>, quantities: string[], relative: number): Measurement[] {
+function measuredBy(
+  truth: Partial<Record<(typeof FACTOR_IDS)[number], number>>,
+  quantities: string[],
+  relative: number,
+): Measurement[] {
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const l = assess(doc.brief, doc.design, { ...prior, mean }, cache);
-  return quantities.map((q) => { const value = entryOf(l, q, 'tubes-6')!.value; return { quantity: q, state: 'tubes-6', value, sigma: relative * value, from: 'made', setAside: false }; });
+  return quantities.map((q) => {
+    const value = entryOf(l, q, 'tubes-6')!.value;
+    return { quantity: q, state: 'tubes-6', value, sigma: relative * value, from: 'made', setAside: false };
+  });
 }
 
 describe('calibrate', () => {
   it('pulls drag and thrust towards the aircraft that was flown, and narrows them', () => {
-    const r = calibrate(prior, [{ brief: doc.brief, design: doc.design, measurements: measuredBy({ dragArea: 1.2, thrust: 0.95 }, ['lapSpeed', 'lapTime', 'lapEnergy', 'climbRate', 'groundRun', 'topSpeed', 'glideRatio'], 0.01) }], ['t1'], cache);
+    const r = calibrate(
+      prior,
+      [
+        {
+          brief: doc.brief,
+          design: doc.design,
+          measurements: measuredBy(
+            { dragArea: 1.2, thrust: 0.95 },
+            ['lapSpeed', 'lapTime', 'lapEnergy', 'climbRate', 'groundRun', 'topSpeed', 'glideRatio'],
+            0.01,
+          ),
+        },
+      ],
+      ['t1'],
+      cache,
+    );
     expect(r.status).toBe('updated');
     if (r.status !== 'updated') return;
     const c = r.calibration;
     expect(c.mean[idx('dragArea')]).toBeGreaterThan(1.1);
     expect(c.mean[idx('dragArea')]).toBeLessThan(1.25);
     expect(Math.sqrt(c.covariance[idx('dragArea')][idx('dragArea')])).toBeLessThan(0.6 * 0.15);
-    for (const row of r.rows) expect(Math.abs(row.after - row.measured)).toBeLessThanOrEqual(Math.abs(row.before - row.measured) + 0.02 * row.measured);
+    for (const row of r.rows)
+      expect(Math.abs(row.after - row.measured)).toBeLessThanOrEqual(
+        Math.abs(row.before - row.measured) + 0.02 * row.measured,
+      );
     const before = entryOf(assess(doc.brief, doc.design, prior, cache), 'lapTime', 'tubes-6')!.sigma;
-    expect(entryOf(assess(doc.brief, doc.design, c, cache), 'lapTime', 'tubes-6')!.sigma).toBeLessThan(before);
+    expect(entryOf(assess(doc.brief, doc.design, c, cache), 'lapTime', 'tubes-6')!.sigma).toBeLessThan(
+      before,
+    );
     expect(c.mean[idx('strength')]).toBeCloseTo(1, 9);
   });
   it('measurements equal to the prediction move nothing', () => {
-    const r = calibrate(prior, [{ brief: doc.brief, design: doc.design, measurements: measuredBy({}, ['lapSpeed', 'groundRun'], 0.02) }], [], cache);
+    const r = calibrate(
+      prior,
+      [
+        {
+          brief: doc.brief,
+          design: doc.design,
+          measurements: measuredBy({}, ['lapSpeed', 'groundRun'], 0.02),
+        },
+      ],
+      [],
+      cache,
+    );
     if (r.status !== 'updated') throw new Error('not updated');
     r.calibration.mean.forEach((m) => expect(m).toBeCloseTo(1, 4));
   });
@@ -39,15 +85,29 @@ describe('calibrate', () => {
     const wild = measuredBy({}, ['lapTime'], 0.01).map((m) => ({ ...m, value: 2 * m.value }));
     const r = calibrate(prior, [{ brief: doc.brief, design: doc.design, measurements: wild }], [], cache);
     expect(r.status === 'updated' && r.rows[0].outlier).toBe(true);
-    expect(calibrate(prior, [{ brief: doc.brief, design: doc.design, measurements: wild.map((m) => ({ ...m, setAside: true })) }], [], cache).status).toBe('nothing');
+    expect(
+      calibrate(
+        prior,
+        [{ brief: doc.brief, design: doc.design, measurements: wild.map((m) => ({ ...m, setAside: true })) }],
+        [],
+        cache,
+      ).status,
+    ).toBe('nothing');
   });
-  it('a windy day is held against a windy prediction', () => expect(briefOfTheDay(doc.brief, 290, 4).site).toMatchObject({ wind: 4, temperature: 290, stripLength: 20 }));
+  it('a windy day is held against a windy prediction', () =>
+    expect(briefOfTheDay(doc.brief, 290, 4).site).toMatchObject({
+      wind: 4,
+      temperature: 290,
+      stripLength: 20,
+    }));
 });
 
 describe('advice', () => {
   const ledger = assess(doc.brief, doc.design, prior, cache);
-  const advise = (handling: Parameters<typeof adviseNext>[2][number]['handling']) => adviseNext(doc, ledger, [{ loading: 'tubes-6', handling, test: 'flight 1' }]);
-  const margin = (d: typeof doc.design) => entryOf(assess(doc.brief, d, prior, cache), 'staticMargin', 'tubes-6')!.value;
+  const advise = (handling: Parameters<typeof adviseNext>[2][number]['handling']) =>
+    adviseNext(doc, ledger, [{ loading: 'tubes-6', handling, test: 'flight 1' }]);
+  const margin = (d: typeof doc.design) =>
+    entryOf(assess(doc.brief, d, prior, cache), 'staticMargin', 'tubes-6')!.value;
   it('tail-heavy moves the heavy movable item forward and raises the margin by what it says', () => {
     const a = advise(['tail-heavy'])[0];
     expect(a.sentence).toMatch(/Move the battery \d+ mm forward/);
@@ -58,7 +118,9 @@ describe('advice', () => {
   it('nose-heavy goes the other way, tip-stall asks for washout', () => {
     expect(advise(['nose-heavy'])[0].sentence).toMatch(/aft/);
     const tip = advise(['tip-stall']).find((a) => a.id.startsWith('tip'))!;
-    expect(applyFix(doc.design, tip.fix!).surfaces[0].stations[2].twist).toBeLessThan(doc.design.surfaces[0].stations[2].twist);
+    expect(applyFix(doc.design, tip.fix!).surfaces[0].stations[2].twist).toBeLessThan(
+      doc.design.surfaces[0].stations[2].twist,
+    );
   });
   it('the weak spar is made just strong enough', () => {
     const spar = advise(['as expected']).find((a) => a.id === 'spar')!;
@@ -67,7 +129,10 @@ describe('advice', () => {
     expect(least).toBeGreaterThan(6);
     expect(least).toBeLessThan(8);
   });
-  it('says what else moves', () => expect(effectOf(doc, prior, advise(['tail-heavy'])[0].fix!, cache).some((e) => e.id === 'trimElevator')).toBe(true));
+  it('says what else moves', () =>
+    expect(
+      effectOf(doc, prior, advise(['tail-heavy'])[0].fix!, cache).some((e) => e.id === 'trimElevator'),
+    ).toBe(true));
 });
 
 describe('explaining versions', () => {
@@ -79,8 +144,21 @@ describe('explaining versions', () => {
     expect(rows[1].steps.map((s) => s.path)).toEqual(['design.structure.spar']);
   });
   it('an added item and a taken one are groups of their own', () => {
-    const c = { ...doc, design: { ...doc.design, items: [...doc.design.items.slice(1), { ...doc.design.items[3], id: 'lead', name: 'Lead', planned: { kind: 'mass' as const, mass: 0.1 } }] } };
-    expect(changedGroups(doc, c).map((g) => g.path).sort()).toEqual(['design.items.lead', 'design.items.wing-shell']);
+    const c = {
+      ...doc,
+      design: {
+        ...doc.design,
+        items: [
+          ...doc.design.items.slice(1),
+          { ...doc.design.items[3], id: 'lead', name: 'Lead', planned: { kind: 'mass' as const, mass: 0.1 } },
+        ],
+      },
+    };
+    expect(
+      changedGroups(doc, c)
+        .map((g) => g.path)
+        .sort(),
+    ).toEqual(['design.items.lead', 'design.items.wing-shell']);
     const r = explainDifference(doc, c, ['mass@ferry'], cache)[0];
     expect(r.steps.find((s) => s.path === 'design.items.lead')!.delta).toBeCloseTo(0.1, 9);
   });

@@ -9,13 +9,21 @@ import { KINDS, UNITS, type KindName } from '../units';
 const { parse } = create({ parseDependencies });
 
 export type FormulaResult =
-  | { status: 'ok'; names: string[]; warnings: string[]; evaluate(values: Readonly<Record<string, number>>): number }
+  | {
+      status: 'ok';
+      names: string[];
+      warnings: string[];
+      evaluate(values: Readonly<Record<string, number>>): number;
+    }
   | { status: 'error'; message: string; at: number };
 
 /** Name to what it is; a null kind is a plain number. */
 export type NameTable = Readonly<Record<string, KindName | null>>;
 
-const FUNCTIONS: Record<string, { fn: (...a: number[]) => number; least: number; most: number; same: boolean }> = {
+const FUNCTIONS: Record<
+  string,
+  { fn: (...a: number[]) => number; least: number; most: number; same: boolean }
+> = {
   min: { fn: Math.min, least: 1, most: 12, same: true },
   max: { fn: Math.max, least: 1, most: 12, same: true },
   abs: { fn: Math.abs, least: 1, most: 1, same: true },
@@ -29,22 +37,59 @@ const FUNCTIONS: Record<string, { fn: (...a: number[]) => number; least: number;
 
 type Eval = (v: Readonly<Record<string, number>>) => number;
 /** dim null: a plain literal, fits anything; '?' : not followed further */
-interface Built { run: Eval; dim: string | null }
+interface Built {
+  run: Eval;
+  dim: string | null;
+}
 
-class FormulaError extends Error { constructor(message: string, readonly word: string) { super(message); } }
+class FormulaError extends Error {
+  constructor(
+    message: string,
+    readonly word: string,
+  ) {
+    super(message);
+  }
+}
 
 const BINARY: Record<string, (a: number, b: number) => number> = {
-  '+': (a, b) => a + b, '-': (a, b) => a - b, '*': (a, b) => a * b, '/': (a, b) => a / b, '^': (a, b) => a ** b, '%': (a, b) => a % b,
-  '<': (a, b) => Number(a < b), '>': (a, b) => Number(a > b), '<=': (a, b) => Number(a <= b), '>=': (a, b) => Number(a >= b), '==': (a, b) => Number(a === b), '!=': (a, b) => Number(a !== b),
-  and: (a, b) => Number(a !== 0 && b !== 0), or: (a, b) => Number(a !== 0 || b !== 0),
+  '+': (a, b) => a + b,
+  '-': (a, b) => a - b,
+  '*': (a, b) => a * b,
+  '/': (a, b) => a / b,
+  '^': (a, b) => a ** b,
+  '%': (a, b) => a % b,
+  '<': (a, b) => Number(a < b),
+  '>': (a, b) => Number(a > b),
+  '<=': (a, b) => Number(a <= b),
+  '>=': (a, b) => Number(a >= b),
+  '==': (a, b) => Number(a === b),
+  '!=': (a, b) => Number(a !== b),
+  and: (a, b) => Number(a !== 0 && b !== 0),
+  or: (a, b) => Number(a !== 0 || b !== 0),
 };
 
 /** Plain words for a dimension, for warnings. */
-const DIM_WORDS: Record<string, string> = { s: 'a time', kg: 'a mass', m: 'a length', 'm/s': 'a speed', J: 'an energy', W: 'a power', N: 'a force', '1': 'a plain number', m2: 'an area', V: 'a voltage', A: 'a current', rad: 'an angle' };
+const DIM_WORDS: Record<string, string> = {
+  s: 'a time',
+  kg: 'a mass',
+  m: 'a length',
+  'm/s': 'a speed',
+  J: 'an energy',
+  W: 'a power',
+  N: 'a force',
+  '1': 'a plain number',
+  m2: 'an area',
+  V: 'a voltage',
+  A: 'a current',
+  rad: 'an angle',
+};
 
 function unite(op: string, parts: Built[], warnings: string[]): string | null {
   const dims = [...new Set(parts.map((p) => p.dim).filter((d): d is string => d !== null && d !== '?'))];
-  if (dims.length > 1) warnings.push(`“${op}” puts ${DIM_WORDS[dims[0]] ?? dims[0]} together with ${DIM_WORDS[dims[1]] ?? dims[1]}; divide each by what it is measured against first.`);
+  if (dims.length > 1)
+    warnings.push(
+      `“${op}” puts ${DIM_WORDS[dims[0]] ?? dims[0]} together with ${DIM_WORDS[dims[1]] ?? dims[1]}; divide each by what it is measured against first.`,
+    );
   return dims[0] ?? (parts.some((p) => p.dim === '?') ? '?' : null);
 }
 
@@ -58,36 +103,78 @@ function product(op: string, a: Built, b: Built): string | null {
 /** Walks the library's syntax tree; anything not named here is refused. */
 function build(node: MathNode, names: NameTable, used: Set<string>, warnings: string[]): Built {
   const sub = (n: MathNode) => build(n, names, used, warnings);
-  const n = node as MathNode & { type: string; value?: unknown; name?: string; op?: string; args?: MathNode[]; content?: MathNode; condition?: MathNode; trueExpr?: MathNode; falseExpr?: MathNode; params?: MathNode[]; conditionals?: string[]; fn?: { name?: string } };
+  const n = node as MathNode & {
+    type: string;
+    value?: unknown;
+    name?: string;
+    op?: string;
+    args?: MathNode[];
+    content?: MathNode;
+    condition?: MathNode;
+    trueExpr?: MathNode;
+    falseExpr?: MathNode;
+    params?: MathNode[];
+    conditionals?: string[];
+    fn?: { name?: string };
+  };
   switch (n.type) {
     case 'ConstantNode': {
-      if (typeof n.value !== 'number') throw new FormulaError('Only numbers may be written out.', String(n.value));
+      if (typeof n.value !== 'number')
+        throw new FormulaError('Only numbers may be written out.', String(n.value));
       const value = n.value;
       return { run: () => value, dim: null };
     }
-    case 'ParenthesisNode': return sub(n.content!);
+    case 'ParenthesisNode':
+      return sub(n.content!);
     case 'SymbolNode': {
       const name = n.name!;
-      if (!Object.hasOwn(names, name)) throw new FormulaError(`“${name}” is not a name known here.${nearest(name, Object.keys(names))}`, name);
+      if (!Object.hasOwn(names, name))
+        throw new FormulaError(
+          `“${name}” is not a name known here.${nearest(name, Object.keys(names))}`,
+          name,
+        );
       used.add(name);
       const kind = names[name];
       return { run: (v) => v[name], dim: kind === null ? '1' : UNITS[KINDS[kind].metric].dim };
     }
     case 'OperatorNode': {
       const parts = n.args!.map(sub);
-      if (parts.length === 1 && (n.op === '-' || n.op === '+')) { const s = n.op === '-' ? -1 : 1; return { run: (v) => s * parts[0].run(v), dim: parts[0].dim }; }
+      if (parts.length === 1 && (n.op === '-' || n.op === '+')) {
+        const s = n.op === '-' ? -1 : 1;
+        return { run: (v) => s * parts[0].run(v), dim: parts[0].dim };
+      }
       const op = n.op === '*' && parts.length === 2 ? '*' : n.op!;
       const f = Object.hasOwn(BINARY, op) ? BINARY[op] : undefined;
       if (!f || parts.length !== 2) throw new FormulaError(`“${op}” cannot be used here.`, op);
       const [a, b] = parts;
-      const dim = op === '+' || op === '-' ? unite(op, parts, warnings) : op === '*' || op === '/' ? product(op, a, b) : op === '^' ? (a.dim === null || a.dim === '1' ? a.dim : '?') : (unite(op, parts, warnings), '1');
+      const dim =
+        op === '+' || op === '-'
+          ? unite(op, parts, warnings)
+          : op === '*' || op === '/'
+            ? product(op, a, b)
+            : op === '^'
+              ? a.dim === null || a.dim === '1'
+                ? a.dim
+                : '?'
+              : (unite(op, parts, warnings), '1');
       return { run: (v) => f(a.run(v), b.run(v)), dim };
     }
     case 'RelationalNode': {
       const parts = n.params!.map(sub);
-      const ops: Record<string, string> = { smaller: '<', larger: '>', smallerEq: '<=', largerEq: '>=', equal: '==', unequal: '!=' };
+      const ops: Record<string, string> = {
+        smaller: '<',
+        larger: '>',
+        smallerEq: '<=',
+        largerEq: '>=',
+        equal: '==',
+        unequal: '!=',
+      };
       unite('<', parts, warnings);
-      return { run: (v) => Number(n.conditionals!.every((c, i) => BINARY[ops[c]](parts[i].run(v), parts[i + 1].run(v)) !== 0)), dim: '1' };
+      return {
+        run: (v) =>
+          Number(n.conditionals!.every((c, i) => BINARY[ops[c]](parts[i].run(v), parts[i + 1].run(v)) !== 0)),
+        dim: '1',
+      };
     }
     case 'ConditionalNode': {
       const [c, t, f] = [sub(n.condition!), sub(n.trueExpr!), sub(n.falseExpr!)];
@@ -96,12 +183,27 @@ function build(node: MathNode, names: NameTable, used: Set<string>, warnings: st
     case 'FunctionNode': {
       const name = n.fn?.name ?? '';
       const f = Object.hasOwn(FUNCTIONS, name) ? FUNCTIONS[name] : undefined;
-      if (!f) throw new FormulaError(`“${name}” is not a function known here; there are ${Object.keys(FUNCTIONS).join(', ')}.`, name);
+      if (!f)
+        throw new FormulaError(
+          `“${name}” is not a function known here; there are ${Object.keys(FUNCTIONS).join(', ')}.`,
+          name,
+        );
       const parts = n.args!.map(sub);
-      if (parts.length < f.least || parts.length > f.most) throw new FormulaError(`“${name}” takes ${f.least === f.most ? f.least : `${f.least} or more`} value${f.most === 1 ? '' : 's'}.`, name);
-      return { run: (v) => f.fn(...parts.map((p) => p.run(v))), dim: f.same ? unite(name, parts, warnings) : '1' };
+      if (parts.length < f.least || parts.length > f.most)
+        throw new FormulaError(
+          `“${name}” takes ${f.least === f.most ? f.least : `${f.least} or more`} value${f.most === 1 ? '' : 's'}.`,
+          name,
+        );
+      return {
+        run: (v) => f.fn(...parts.map((p) => p.run(v))),
+        dim: f.same ? unite(name, parts, warnings) : '1',
+      };
     }
-    default: throw new FormulaError('That cannot be used in a score; use numbers, names, + - * / ^, comparisons, ? : and functions.', '');
+    default:
+      throw new FormulaError(
+        'That cannot be used in a score; use numbers, names, + - * / ^, comparisons, ? : and functions.',
+        '',
+      );
   }
 }
 
@@ -111,12 +213,15 @@ function nearest(word: string, names: string[]): string {
     let prev = Array.from({ length: b.length + 1 }, (_, i) => i);
     for (let i = 1; i <= a.length; i++) {
       const cur = [i];
-      for (let j = 1; j <= b.length; j++) cur[j] = Math.min(prev[j] + 1, cur[j - 1] + 1, prev[j - 1] + Number(a[i - 1] !== b[j - 1]));
+      for (let j = 1; j <= b.length; j++)
+        cur[j] = Math.min(prev[j] + 1, cur[j - 1] + 1, prev[j - 1] + Number(a[i - 1] !== b[j - 1]));
       prev = cur;
     }
     return prev[b.length];
   };
-  const best = names.map((n) => ({ n, d: distance(word.toLowerCase(), n.toLowerCase()) })).sort((a, b) => a.d - b.d)[0];
+  const best = names
+    .map((n) => ({ n, d: distance(word.toLowerCase(), n.toLowerCase()) }))
+    .sort((a, b) => a.d - b.d)[0];
   return best && best.d <= 2 ? ` Did you mean “${best.n}”?` : '';
 }
 
@@ -127,13 +232,18 @@ function nearest(word: string, names: string[]): string {
  */
 export function compileFormula(text: string, names: NameTable): FormulaResult {
   if (text.trim() === '') return { status: 'error', message: 'Write a formula.', at: 0 };
-  if (text.length > 500) return { status: 'error', message: 'A formula may have 500 characters at most.', at: 500 };
+  if (text.length > 500)
+    return { status: 'error', message: 'A formula may have 500 characters at most.', at: 500 };
   let node: MathNode;
   try {
     node = parse(text);
   } catch (e) {
     const at = e instanceof Error && 'char' in e && typeof e.char === 'number' ? e.char : text.length;
-    return { status: 'error', message: `The formula cannot be read at character ${at}.`, at: Math.max(0, at - 1) };
+    return {
+      status: 'error',
+      message: `The formula cannot be read at character ${at}.`,
+      at: Math.max(0, at - 1),
+    };
   }
   const used = new Set<string>();
   const warnings: string[] = [];

@@ -7,14 +7,28 @@
  * Lengths are in chords, speeds in stream speeds, so that nu = 1 / Re.
  */
 
-export const LAMINAR = 0, TURBULENT = 1, WAKE = 2;
+export const LAMINAR = 0,
+  TURBULENT = 1,
+  WAKE = 2;
 export type Regime = 0 | 1 | 2;
 
 /** Places in a closure record. */
-export const H = 0, HS = 1, /** cf */ CF = 2, /** 2 CD / H* */ DI = 3, /** slip speed */ US = 4, /** equilibrium sqrt(C_tau) */ SEQ = 5, /** thickness delta */ DELTA = 6, RT = 7, /** dn/dx */ AMP = 8, WIDTH = 9;
+export const H = 0,
+  HS = 1,
+  /** cf */ CF = 2,
+  /** 2 CD / H* */ DI = 3,
+  /** slip speed */ US = 4,
+  /** equilibrium sqrt(C_tau) */ SEQ = 5,
+  /** thickness delta */ DELTA = 6,
+  RT = 7,
+  /** dn/dx */ AMP = 8,
+  WIDTH = 9;
 
 /** The G-beta locus constants and the lag length constant. */
-const G_A = 6.75, G_B = 0.83, G_C = 18, LAG = 5.6;
+const G_A = 6.75,
+  G_B = 0.83,
+  G_C = 18,
+  LAG = 5.6;
 export const WAKE_LENGTH = 0.9;
 
 function laminarEnergy(h: number): number {
@@ -37,7 +51,8 @@ function turbulentEnergy(h: number, rtIn: number): number {
     const r = (ho - h) / (ho - 1);
     return 1.5 + 4 / rt + ((0.5 - 4 / rt) * r * r * 1.5) / (h + 0.5);
   }
-  const ln = Math.log(rt), d = h - ho;
+  const ln = Math.log(rt),
+    d = h - ho;
   return 1.5 + 4 / rt + d * d * ((0.007 * ln) / (d + 4 / ln) ** 2 + 0.015 / h);
 }
 /** Swafford's friction. */
@@ -50,7 +65,8 @@ function turbulentFriction(h: number, rt: number): number {
 function amplification(h: number, theta: number, rt: number): number {
   const m = 1 / (h - 1);
   const lgCritical = 2.492 * m ** 0.43 + 0.7 * (Math.tanh(14 * m - 9.24) + 1);
-  const lg = Math.log10(rt), half = 0.08;
+  const lg = Math.log10(rt),
+    half = 0.08;
   if (lg < lgCritical - half) return 0;
   const r = Math.min(1, (lg - lgCritical + half) / (2 * half));
   const ramp = r * r * (3 - 2 * r);
@@ -63,7 +79,16 @@ function amplification(h: number, theta: number, rt: number): number {
  * Fills ten numbers at `o`.
  * @param s sqrt of the shear stress coefficient (turbulent and wake); unused when laminar
  */
-export function closure(regime: Regime, theta: number, dstar: number, ue: number, s: number, re: number, out: Float64Array, o: number): void {
+export function closure(
+  regime: Regime,
+  theta: number,
+  dstar: number,
+  ue: number,
+  s: number,
+  re: number,
+  out: Float64Array,
+  o: number,
+): void {
   const h = Math.max(dstar / theta, regime === WAKE ? 1.00005 : 1.05);
   const rt = Math.max(re * ue * theta, 1);
   out[o + H] = h;
@@ -83,7 +108,7 @@ export function closure(regime: Regime, theta: number, dstar: number, ue: number
   const cf = wake ? 0 : Math.max(turbulentFriction(h, rt), laminarFriction(h, rt));
   const us = Math.min(0.5 * hs * (1 - (h - 1) / (G_B * h)), wake ? 0.99995 : 0.95);
   const hkc = wake ? h - 1 : Math.max(h - 1 - G_C / rt, 0.01);
-  const seq = Math.sqrt((0.5 / (G_A * G_A * G_B)) * hs * ((h - 1) * hkc * hkc) / ((1 - us) * h * h * h));
+  const seq = Math.sqrt(((0.5 / (G_A * G_A * G_B)) * hs * ((h - 1) * hkc * hkc)) / ((1 - us) * h * h * h));
   let di = wake ? 0 : (cf * us) / hs;
   di += (2 * s * s * (0.995 - us)) / hs + (0.3 * (0.995 - us) ** 2) / (rt * hs);
   if (wake) di *= 2;
@@ -102,8 +127,16 @@ export function startingStress(h: number, seq: number): number {
 }
 
 /** Lag rate and the G-beta gradient of edge speed, averaged by the caller. */
-export function lagRate(us: number): number { return (LAG * 1.333) / (1 + us); }
-export function equilibriumGradient(regime: Regime, h: number, cf: number, rt: number, dstar: number): number {
+export function lagRate(us: number): number {
+  return (LAG * 1.333) / (1 + us);
+}
+export function equilibriumGradient(
+  regime: Regime,
+  h: number,
+  cf: number,
+  rt: number,
+  dstar: number,
+): number {
   const hk = regime === WAKE ? h - 1 : Math.max(h - 1 - G_C / rt, 0.01);
   const hr = hk / (G_A * h);
   return (0.5 * cf - hr * hr) / (G_B * dstar);

@@ -24,12 +24,15 @@ export interface ContourFacts {
 
 /** Do two segments of the closed polygon cross? O(n^2), n up to 1000. */
 function selfIntersects(p: readonly (readonly [number, number])[]): boolean {
-  const side = (a: readonly number[], b: readonly number[], c: readonly number[]) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  const side = (a: readonly number[], b: readonly number[], c: readonly number[]) =>
+    (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
   for (let i = 0; i < p.length - 1; i++) {
     for (let j = i + 2; j < p.length - 1; j++) {
       if (i === 0 && j === p.length - 2) continue;
-      const d1 = side(p[i], p[i + 1], p[j]), d2 = side(p[i], p[i + 1], p[j + 1]);
-      const d3 = side(p[j], p[j + 1], p[i]), d4 = side(p[j], p[j + 1], p[i + 1]);
+      const d1 = side(p[i], p[i + 1], p[j]),
+        d2 = side(p[i], p[i + 1], p[j + 1]);
+      const d3 = side(p[j], p[j + 1], p[i]),
+        d4 = side(p[j], p[j + 1], p[i + 1]);
       if (d1 * d2 < 0 && d3 * d4 < 0) return true;
     }
   }
@@ -42,11 +45,18 @@ function selfIntersects(p: readonly (readonly [number, number])[]): boolean {
  * @throws DomainError `bad-shape` when it cannot be mended: fewer than 10 distinct points, or crossing itself
  */
 export function contourFromPoints(points: readonly (readonly [number, number])[], n = 160): Contour {
-  if (points.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1]))) throw new DomainError('not-finite', 'a point is not a number');
-  let p = points.filter((q, i) => i === 0 || Math.abs(q[0] - points[i - 1][0]) + Math.abs(q[1] - points[i - 1][1]) > 1e-9);
-  if (p.length < 10) throw new DomainError('bad-shape', 'a section needs at least 10 distinct points', { got: p.length });
+  if (points.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1])))
+    throw new DomainError('not-finite', 'a point is not a number');
+  let p = points.filter(
+    (q, i) => i === 0 || Math.abs(q[0] - points[i - 1][0]) + Math.abs(q[1] - points[i - 1][1]) > 1e-9,
+  );
+  if (p.length < 10)
+    throw new DomainError('bad-shape', 'a section needs at least 10 distinct points', { got: p.length });
   if (selfIntersects(p)) throw new DomainError('bad-shape', 'the outline crosses itself');
-  const twiceArea = p.reduce((s, q, i) => { const r = p[(i + 1) % p.length]; return s + q[0] * r[1] - r[0] * q[1]; }, 0);
+  const twiceArea = p.reduce((s, q, i) => {
+    const r = p[(i + 1) % p.length];
+    return s + q[0] * r[1] - r[0] * q[1];
+  }, 0);
   if (!(Math.abs(twiceArea) > 1e-5)) throw new DomainError('bad-shape', 'the outline encloses no area');
   if (twiceArea < 0) p = [...p].reverse();
   const xs = p.map((q) => q[0]);
@@ -54,22 +64,30 @@ export function contourFromPoints(points: readonly (readonly [number, number])[]
   const nose = p.reduce((a, q) => (q[0] < a[0] ? q : a), p[0]);
   const te = 0.5 * (p[0][1] + p[p.length - 1][1]);
   const turn = Math.atan2(te - nose[1], chord);
-  const c = Math.cos(-turn), s = Math.sin(-turn);
+  const c = Math.cos(-turn),
+    s = Math.sin(-turn);
   const flat = p.map((q) => {
-    const x = (q[0] - nose[0]) / chord, y = (q[1] - nose[1]) / chord;
+    const x = (q[0] - nose[0]) / chord,
+      y = (q[1] - nose[1]) / chord;
     return [x * c - y * s, x * s + y * c] as [number, number];
   });
-  const gapUpper = flat[0][1], gapLower = flat[flat.length - 1][1];
+  const gapUpper = flat[0][1],
+    gapLower = flat[flat.length - 1][1];
   const mid = 0.5 * (gapUpper + gapLower);
   const noseAt = flat.reduce((b, q, i) => (q[0] < flat[b][0] ? i : b), 0);
-  const closed = flat.map((q, i) => [q[0], q[1] - Math.max(0, q[0]) * ((i <= noseAt ? gapUpper : gapLower) - mid)] as [number, number]);
+  const closed = flat.map(
+    (q, i) =>
+      [q[0], q[1] - Math.max(0, q[0]) * ((i <= noseAt ? gapUpper : gapLower) - mid)] as [number, number],
+  );
   closed[0] = [1, mid];
   closed[closed.length - 1] = [1, mid];
   return repanel(closed, n);
 }
 
 /** Panel lengths: at the trailing edges as a share of the middle's, at a curve as the turn each panel may take [rad], and how fast neighbours may differ. */
-const EDGE_SHARE = 0.25, PANEL_TURN = 0.16, GRADING = 0.12;
+const EDGE_SHARE = 0.25,
+  PANEL_TURN = 0.16,
+  GRADING = 0.12;
 
 /**
  * Spline in arc length through any number of points, cut again into n points: short panels where the outline
@@ -77,22 +95,28 @@ const EDGE_SHARE = 0.25, PANEL_TURN = 0.16, GRADING = 0.12;
  */
 export function repanel(p: readonly (readonly [number, number])[], n: number): Contour {
   const s = new Float64Array(p.length);
-  for (let i = 1; i < p.length; i++) s[i] = s[i - 1] + Math.max(1e-9, Math.hypot(p[i][0] - p[i - 1][0], p[i][1] - p[i - 1][1]));
-  const xs = p.map((q) => q[0]), ys = p.map((q) => q[1]);
-  const mx = splineCurvatures(s, xs), my = splineCurvatures(s, ys);
+  for (let i = 1; i < p.length; i++)
+    s[i] = s[i - 1] + Math.max(1e-9, Math.hypot(p[i][0] - p[i - 1][0], p[i][1] - p[i - 1][1]));
+  const xs = p.map((q) => q[0]),
+    ys = p.map((q) => q[1]);
+  const mx = splineCurvatures(s, xs),
+    my = splineCurvatures(s, ys);
   const total = s[p.length - 1];
   // curvature from the turn of the tangent over short steps
-  const M = 1200, fine = total / M;
+  const M = 1200,
+    fine = total / M;
   const at = (t: number): [number, number] => [splineValue(s, xs, mx, t), splineValue(s, ys, my, t)];
   const pts = Array.from({ length: M + 1 }, (_, i) => at(i * fine));
   const curve = new Float64Array(M + 1);
   for (let i = 1; i < M; i++) {
-    const a = Math.atan2(pts[i][1] - pts[i - 1][1], pts[i][0] - pts[i - 1][0]), b = Math.atan2(pts[i + 1][1] - pts[i][1], pts[i + 1][0] - pts[i][0]);
+    const a = Math.atan2(pts[i][1] - pts[i - 1][1], pts[i][0] - pts[i - 1][0]),
+      b = Math.atan2(pts[i + 1][1] - pts[i][1], pts[i + 1][0] - pts[i][0]);
     curve[i] = Math.abs(Math.atan2(Math.sin(b - a), Math.cos(b - a))) / fine;
   }
   const lengths = (middle: number): Float64Array => {
     const h = new Float64Array(M + 1);
-    for (let i = 0; i <= M; i++) h[i] = Math.min(middle, (PANEL_TURN / Math.max(curve[i], 1e-6)) * (middle / (total / n)));
+    for (let i = 0; i <= M; i++)
+      h[i] = Math.min(middle, (PANEL_TURN / Math.max(curve[i], 1e-6)) * (middle / (total / n)));
     h[0] = h[M] = EDGE_SHARE * middle;
     for (let i = 1; i <= M; i++) h[i] = Math.min(h[i], h[i - 1] + GRADING * fine);
     for (let i = M - 1; i >= 0; i--) h[i] = Math.min(h[i], h[i + 1] + GRADING * fine);
@@ -103,8 +127,13 @@ export function repanel(p: readonly (readonly [number, number])[], n: number): C
     for (let i = 1; i <= M; i++) c[i] = c[i - 1] + 0.5 * fine * (1 / h[i] + 1 / h[i - 1]);
     return c;
   };
-  let lo = 0.1 * (total / n), hi = 20 * (total / n);
-  for (let k = 0; k < 50; k++) { const mid = Math.sqrt(lo * hi); if (counted(lengths(mid))[M] > n - 1) lo = mid; else hi = mid; }
+  let lo = 0.1 * (total / n),
+    hi = 20 * (total / n);
+  for (let k = 0; k < 50; k++) {
+    const mid = Math.sqrt(lo * hi);
+    if (counted(lengths(mid))[M] > n - 1) lo = mid;
+    else hi = mid;
+  }
   const count = counted(lengths(Math.sqrt(lo * hi)));
   const xy = new Float64Array(2 * n);
   for (let i = 0, k = 0; i < n; i++) {
@@ -112,7 +141,8 @@ export function repanel(p: readonly (readonly [number, number])[], n: number): C
     while (k < M - 1 && count[k + 1] < want) k++;
     const t = i === n - 1 ? total : fine * (k + (want - count[k]) / (count[k + 1] - count[k]));
     const q = at(t);
-    xy[2 * i] = q[0]; xy[2 * i + 1] = q[1];
+    xy[2 * i] = q[0];
+    xy[2 * i + 1] = q[1];
   }
   return { xy };
 }
@@ -120,9 +150,18 @@ export function repanel(p: readonly (readonly [number, number])[], n: number): C
 /** Upper and lower ordinates against x, ascending in x. */
 export function faces(contour: Contour): { x: number[]; y: number[] }[] {
   const n = contour.xy.length / 2;
-  const nose = Array.from({ length: n }, (_, i) => i).reduce((b, i) => (contour.xy[2 * i] < contour.xy[2 * b] ? i : b), 0);
-  const pick = (idx: number[]) => ({ x: idx.map((i) => contour.xy[2 * i]), y: idx.map((i) => contour.xy[2 * i + 1]) });
-  return [pick(Array.from({ length: nose + 1 }, (_, i) => nose - i)), pick(Array.from({ length: n - nose }, (_, i) => nose + i))];
+  const nose = Array.from({ length: n }, (_, i) => i).reduce(
+    (b, i) => (contour.xy[2 * i] < contour.xy[2 * b] ? i : b),
+    0,
+  );
+  const pick = (idx: number[]) => ({
+    x: idx.map((i) => contour.xy[2 * i]),
+    y: idx.map((i) => contour.xy[2 * i + 1]),
+  });
+  return [
+    pick(Array.from({ length: nose + 1 }, (_, i) => nose - i)),
+    pick(Array.from({ length: n - nose }, (_, i) => nose + i)),
+  ];
 }
 
 /** Camber line height at x (chord 1). */
@@ -140,22 +179,50 @@ export function thicknessAt(contour: Contour, x: number): number {
 /** Thickness, camber, area, nose radius, edge angle and second moments. Second moments by Green's theorem on the outline. */
 export function contourFacts(contour: Contour): ContourFacts {
   const [u, l] = faces(contour);
-  const out: ContourFacts = { thickness: 0, thicknessAt: 0, camber: 0, camberAt: 0, area: 0, noseRadius: 0, edgeAngle: 0, momentFlat: 0, momentEdge: 0 };
+  const out: ContourFacts = {
+    thickness: 0,
+    thicknessAt: 0,
+    camber: 0,
+    camberAt: 0,
+    area: 0,
+    noseRadius: 0,
+    edgeAngle: 0,
+    momentFlat: 0,
+    momentEdge: 0,
+  };
   const N = 200;
   for (let i = 0; i <= N; i++) {
     const x = i / N;
-    const up = interpolateLinear(u.x, u.y, x), lo = interpolateLinear(l.x, l.y, x);
-    if (up - lo > out.thickness) { out.thickness = up - lo; out.thicknessAt = x; }
-    if (x >= 0.02 && x <= 0.98 && Math.abs(0.5 * (up + lo)) > Math.abs(out.camber)) { out.camber = 0.5 * (up + lo); out.camberAt = x; }
+    const up = interpolateLinear(u.x, u.y, x),
+      lo = interpolateLinear(l.x, l.y, x);
+    if (up - lo > out.thickness) {
+      out.thickness = up - lo;
+      out.thicknessAt = x;
+    }
+    if (x >= 0.02 && x <= 0.98 && Math.abs(0.5 * (up + lo)) > Math.abs(out.camber)) {
+      out.camber = 0.5 * (up + lo);
+      out.camberAt = x;
+    }
   }
   const { xy } = contour;
   const n = xy.length / 2;
-  let a = 0, cx = 0, cy = 0, ix = 0, iy = 0;
+  let a = 0,
+    cx = 0,
+    cy = 0,
+    ix = 0,
+    iy = 0;
   for (let i = 0; i < n; i++) {
-    const j = (i + 1) % n, x0 = xy[2 * i], y0 = xy[2 * i + 1], x1 = xy[2 * j], y1 = xy[2 * j + 1];
+    const j = (i + 1) % n,
+      x0 = xy[2 * i],
+      y0 = xy[2 * i + 1],
+      x1 = xy[2 * j],
+      y1 = xy[2 * j + 1];
     const w = x0 * y1 - x1 * y0;
-    a += w / 2; cx += ((x0 + x1) * w) / 6; cy += ((y0 + y1) * w) / 6;
-    ix += ((y0 * y0 + y0 * y1 + y1 * y1) * w) / 12; iy += ((x0 * x0 + x0 * x1 + x1 * x1) * w) / 12;
+    a += w / 2;
+    cx += ((x0 + x1) * w) / 6;
+    cy += ((y0 + y1) * w) / 6;
+    ix += ((y0 * y0 + y0 * y1 + y1 * y1) * w) / 12;
+    iy += ((x0 * x0 + x0 * x1 + x1 * x1) * w) / 12;
   }
   out.area = a;
   out.momentFlat = ix - (cy * cy) / a;
@@ -165,7 +232,9 @@ export function contourFacts(contour: Contour): ContourFacts {
   for (let i = 0; i < n; i++) if (xy[2 * i] < xy[2 * nose]) nose = i;
   const p = (i: number) => [xy[2 * i], xy[2 * i + 1]] as const;
   const [A, B, C] = [p(Math.max(0, nose - 1)), p(nose), p(Math.min(n - 1, nose + 1))];
-  const ab = Math.hypot(A[0] - B[0], A[1] - B[1]), bc = Math.hypot(C[0] - B[0], C[1] - B[1]), ca = Math.hypot(A[0] - C[0], A[1] - C[1]);
+  const ab = Math.hypot(A[0] - B[0], A[1] - B[1]),
+    bc = Math.hypot(C[0] - B[0], C[1] - B[1]),
+    ca = Math.hypot(A[0] - C[0], A[1] - C[1]);
   const cross = Math.abs((B[0] - A[0]) * (C[1] - A[1]) - (B[1] - A[1]) * (C[0] - A[0]));
   out.noseRadius = cross > 0 ? (ab * bc * ca) / (2 * cross) : 0;
   const way = (i: number, j: number) => Math.atan2(xy[2 * j + 1] - xy[2 * i + 1], xy[2 * i] - xy[2 * j]);

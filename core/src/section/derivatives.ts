@@ -22,7 +22,10 @@ export class IntervalDerivatives {
   private recordsP = fiveRecords();
   private recordsQ = fiveRecords();
 
-  constructor(private readonly re: number, private readonly nCrit: number) {}
+  constructor(
+    private readonly re: number,
+    private readonly nCrit: number,
+  ) {}
 
   /** Derivatives of an interval's residuals by plain differences: a of P, b of Q, xd of the stagnation point's shift. */
   any(kind: 'stagnation' | 'turning', forced: number, head: boolean, afterHead: boolean, away: 1 | -1): void {
@@ -35,7 +38,9 @@ export class IntervalDerivatives {
     evaluate(rBase);
     const differ = (who: Station, to: Float64Array) => {
       for (let v = 0; v < 4; v++) {
-        const key = KEYS[v], keep = who[key], h = increment(keep, v);
+        const key = KEYS[v],
+          keep = who[key],
+          h = increment(keep, v);
         who[key] = keep + h;
         evaluate(r);
         who[key] = keep;
@@ -43,7 +48,8 @@ export class IntervalDerivatives {
       }
     };
     differ(Q, b);
-    if (kind === 'turning') differ(P, a); else a.fill(0);
+    if (kind === 'turning') differ(P, a);
+    else a.fill(0);
     const hx = 1e-6 * Q.x;
     if (!afterHead) P.x += hx;
     if (!head) Q.x += hx;
@@ -55,18 +61,24 @@ export class IntervalDerivatives {
   /** The same for an interval in one regime: closure records are made once a station and carried downstream. */
   closed(regime: Regime, held: number, afterHead: boolean, away: 1 | -1): void {
     const { P, Q, a, b, xd, base: rBase } = this;
-    if (held === regime) { const t = this.recordsP; this.recordsP = this.recordsQ; this.recordsQ = t; } else this.records(regime, P, this.recordsP);
+    if (held === regime) {
+      const t = this.recordsP;
+      this.recordsP = this.recordsQ;
+      this.recordsQ = t;
+    } else this.records(regime, P, this.recordsP);
     const { recordsP, recordsQ } = this;
     this.records(regime, Q, recordsQ);
     closedResidual(regime, recordsP[4], recordsQ[4], P, Q, rBase);
     for (let v = 0; v < 4; v++) {
       const key = KEYS[v];
-      const keepQ = Q[key], hq = increment(keepQ, v);
+      const keepQ = Q[key],
+        hq = increment(keepQ, v);
       Q[key] = keepQ + hq;
       closedResidual(regime, recordsP[4], recordsQ[v], P, Q, r);
       Q[key] = keepQ;
       for (let k = 0; k < 3; k++) b[4 * k + v] = (r[k] - rBase[k]) / hq;
-      const keepP = P[key], hp = increment(keepP, v);
+      const keepP = P[key],
+        hp = increment(keepP, v);
       P[key] = keepP + hp;
       closedResidual(regime, recordsP[v], recordsQ[4], P, Q, r);
       P[key] = keepP;
@@ -83,8 +95,12 @@ export class IntervalDerivatives {
   private records(regime: Regime, q: Station, out: Float64Array[]): void {
     close(regime, q, this.re, out[4]);
     for (let v = 0; v < 4; v++) {
-      if (v === 0 && regime === LAMINAR) { out[0].set(out[4]); continue; }
-      const key = KEYS[v], keep = q[key];
+      if (v === 0 && regime === LAMINAR) {
+        out[0].set(out[4]);
+        continue;
+      }
+      const key = KEYS[v],
+        keep = q[key];
       q[key] = keep + increment(keep, v);
       close(regime, q, this.re, out[v]);
       q[key] = keep;

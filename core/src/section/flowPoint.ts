@@ -19,22 +19,45 @@ export interface FlowPoint {
 }
 
 export interface SurfaceStation {
-  x: number; y: number;
+  x: number;
+  y: number;
   cp: number;
-  /** displacement and momentum thickness [chord] */ dstar: number; theta: number;
-  cf: number; shape: number;
+  /** displacement and momentum thickness [chord] */ dstar: number;
+  theta: number;
+  cf: number;
+  shape: number;
   state: 'laminar' | 'bubble' | 'turbulent' | 'separated';
 }
 
 /** One face from the stagnation point aft. */
-export function faceStations(prep: PreparedSection, s: FlowState, re: number, upper: boolean, mach = 0): SurfaceStation[] {
+export function faceStations(
+  prep: PreparedSection,
+  s: FlowState,
+  re: number,
+  upper: boolean,
+  mach = 0,
+): SurfaceStation[] {
   const { xy } = prep.basis.contour;
   const out: SurfaceStation[] = [];
-  const beta = Math.sqrt(1 - mach * mach), kt = (mach * mach) / (1 + beta) / 2;
+  const beta = Math.sqrt(1 - mach * mach),
+    kt = (mach * mach) / (1 + beta) / 2;
   for (let i = upper ? s.stagnation - 1 : s.stagnation; upper ? i >= 0 : i < prep.n; i += upper ? -1 : 1) {
-    const f = stationFacts(s.turbulent[i] ? TURBULENT : LAMINAR, { c: s.c[i], theta: s.theta[i], dstar: s.dstar[i], ue: s.ue[i], x: 1 }, re);
+    const f = stationFacts(
+      s.turbulent[i] ? TURBULENT : LAMINAR,
+      { c: s.c[i], theta: s.theta[i], dstar: s.dstar[i], ue: s.ue[i], x: 1 },
+      re,
+    );
     const cp = 1 - s.ue[i] ** 2;
-    out.push({ x: xy[2 * i], y: xy[2 * i + 1], cp: mach > 0 ? cp / (beta + kt * cp) : cp, dstar: s.dstar[i], theta: s.theta[i], cf: f.cf, shape: f.h, state: s.turbulent[i] ? (f.cf <= 0 ? 'separated' : 'turbulent') : f.cf < 0 ? 'bubble' : 'laminar' });
+    out.push({
+      x: xy[2 * i],
+      y: xy[2 * i + 1],
+      cp: mach > 0 ? cp / (beta + kt * cp) : cp,
+      dstar: s.dstar[i],
+      theta: s.theta[i],
+      cf: f.cf,
+      shape: f.h,
+      state: s.turbulent[i] ? (f.cf <= 0 ? 'separated' : 'turbulent') : f.cf < 0 ? 'bubble' : 'laminar',
+    });
   }
   // the turbulent part of a bubble, up to where it reattaches
   let inside = false;
@@ -44,19 +67,26 @@ export function faceStations(prep: PreparedSection, s: FlowState, re: number, up
     else if (p.state === 'turbulent') inside = false;
   }
   // a bubble that never closes is separation
-  if (out.length > 0 && out[out.length - 1].state === 'bubble') for (let i = out.length - 1; i >= 0 && out[i].state === 'bubble'; i--) out[i].state = 'separated';
+  if (out.length > 0 && out[out.length - 1].state === 'bubble')
+    for (let i = out.length - 1; i >= 0 && out[i].state === 'bubble'; i--) out[i].state = 'separated';
   return out;
 }
 
 /** Crossing of a station property, share of the chord. */
 function edges(list: readonly SurfaceStation[]): { bubble: [number, number] | null; separation: number } {
-  let from = -1, to = -1, separation = 1;
+  let from = -1,
+    to = -1,
+    separation = 1;
   list.forEach((p, i) => {
-    if (p.state === 'bubble') { if (from < 0) from = i; to = i; }
+    if (p.state === 'bubble') {
+      if (from < 0) from = i;
+      to = i;
+    }
   });
   for (let i = list.length - 1; i > 0 && list[i].state === 'separated'; i--) separation = list[i].x;
   const cross = (i: number): number => {
-    const a = list[i], b = list[i + 1];
+    const a = list[i],
+      b = list[i + 1];
     if (!a || !b || a.cf === b.cf) return (a ?? b).x;
     const t = Math.min(1, Math.max(0, a.cf / (a.cf - b.cf)));
     return a.x + t * (b.x - a.x);
@@ -85,11 +115,18 @@ export function pointOf(prep: PreparedSection, s: FlowState, re: number, mach = 
   const f = forcesOf(prep.basis.contour, surfaceSpeed(prep, s), s.alpha, mach);
   const e = prep.N - 1;
   const h = s.dstar[e] / s.theta[e];
-  const up = edges(faceStations(prep, s, re, true)), low = edges(faceStations(prep, s, re, false));
+  const up = edges(faceStations(prep, s, re, true)),
+    low = edges(faceStations(prep, s, re, false));
   return {
-    alpha: s.alpha, cl: f.cl, cd: 2 * s.theta[e] * s.ue[e] ** (0.5 * (5 + h)), cm: f.cm,
-    transitionUpper: chordAt(prep, s, s.transition[0], true), transitionLower: chordAt(prep, s, s.transition[1], false),
-    separationUpper: up.separation, separationLower: low.separation, bubble: up.bubble,
+    alpha: s.alpha,
+    cl: f.cl,
+    cd: 2 * s.theta[e] * s.ue[e] ** (0.5 * (5 + h)),
+    cm: f.cm,
+    transitionUpper: chordAt(prep, s, s.transition[0], true),
+    transitionLower: chordAt(prep, s, s.transition[1], false),
+    separationUpper: up.separation,
+    separationLower: low.separation,
+    bubble: up.bubble,
   };
 }
 
@@ -105,7 +142,18 @@ export function flowPicture(prep: PreparedSection, s: FlowState, re: number, mac
   const wake = Array.from({ length: prep.nw }, (_, k) => {
     const i = prep.n + k;
     const f = stationFacts(WAKE, { c: s.c[i], theta: s.theta[i], dstar: s.dstar[i], ue: s.ue[i], x: 1 }, re);
-    return { x: s.wake!.xy[2 * k], y: s.wake!.xy[2 * k + 1], dstar: s.dstar[i], theta: s.theta[i], shape: f.h };
+    return {
+      x: s.wake!.xy[2 * k],
+      y: s.wake!.xy[2 * k + 1],
+      dstar: s.dstar[i],
+      theta: s.theta[i],
+      shape: f.h,
+    };
   });
-  return { point: pointOf(prep, s, re, mach), upper: faceStations(prep, s, re, true, mach), lower: faceStations(prep, s, re, false, mach), wake };
+  return {
+    point: pointOf(prep, s, re, mach),
+    upper: faceStations(prep, s, re, true, mach),
+    lower: faceStations(prep, s, re, false, mach),
+    wake,
+  };
 }

@@ -8,17 +8,50 @@ export { FREE } from './prepared';
 export type { FlowOptions, PreparedSection } from './prepared';
 export { flowPicture } from './flowPoint';
 export type { FlowPicture, FlowPoint, SurfaceStation } from './flowPoint';
-export { analyseAngles, polarKey, polarOf, polarOfPrepared, polarSet, largestLift, nearestPolar, prepareContour, profileDrag, recallPolar, rememberPolar, sectionClMax } from './polar';
+export {
+  analyseAngles,
+  polarKey,
+  polarOf,
+  polarOfPrepared,
+  polarSet,
+  largestLift,
+  nearestPolar,
+  prepareContour,
+  profileDrag,
+  recallPolar,
+  rememberPolar,
+  sectionClMax,
+} from './polar';
 export type { Polar, PolarOptions, PolarPoint, PolarSet } from './polar';
 export { blendOf, scaled, stepped, warped, withFlap } from './modify';
 export type { BuildErrors, Step } from './modify';
-export { analyseModel, modelOptions, modelPolar, modelPolars, PICTURE_POINTS, plainContour, sectionModel, TABLE_POINTS, warpedModel } from './shape';
+export {
+  analyseModel,
+  modelOptions,
+  modelPolar,
+  modelPolars,
+  PICTURE_POINTS,
+  plainContour,
+  sectionModel,
+  TABLE_POINTS,
+  warpedModel,
+} from './shape';
 export type { Analysis, AnalysedPoint, PlainShape, SectionModel, ShapeChange, ShapeSpec } from './shape';
 export { platePolar } from './plate';
 export { beyondStall } from './stall';
 export { thinAirfoil } from './thinAirfoil';
 export type { ThinAirfoil } from './thinAirfoil';
-export { dragAtLift, flatGap, gapBetween, limitSentence, MERITS, meritsOf, PICTURE_ANGLES, rankSections, weightTurns } from './choice';
+export {
+  dragAtLift,
+  flatGap,
+  gapBetween,
+  limitSentence,
+  MERITS,
+  meritsOf,
+  PICTURE_ANGLES,
+  rankSections,
+  weightTurns,
+} from './choice';
 export type { Mark, Merit, SectionMerits, Turn, Weights } from './choice';
 export { ribPlaces } from './ribs';
 export type { RibPlace } from './ribs';

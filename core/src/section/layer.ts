@@ -5,9 +5,35 @@
  *
  * A station is eight numbers: c (n or sqrt C_tau), theta, dstar, ue, x; lengths in chords, ue over the stream.
  */
-import { AMP, CF, closure, DELTA, DI, equilibriumGradient, H, HS, lagRate, LAMINAR, RT, SEQ, startingStress, TURBULENT, US, WAKE, WAKE_LENGTH, WIDTH, type Regime } from './closure';
+import {
+  AMP,
+  CF,
+  closure,
+  DELTA,
+  DI,
+  equilibriumGradient,
+  H,
+  HS,
+  lagRate,
+  LAMINAR,
+  RT,
+  SEQ,
+  startingStress,
+  TURBULENT,
+  US,
+  WAKE,
+  WAKE_LENGTH,
+  WIDTH,
+  type Regime,
+} from './closure';
 
-export interface Station { c: number; theta: number; dstar: number; ue: number; x: number }
+export interface Station {
+  c: number;
+  theta: number;
+  dstar: number;
+  ue: number;
+  x: number;
+}
 
 /** Weight of the downstream end: one half where the layer changes slowly, one where it jumps. */
 function upwind(regime: Regime, h1: number, h2: number): number {
@@ -16,24 +42,43 @@ function upwind(regime: Regime, h1: number, h2: number): number {
   return 1 - 0.5 * Math.exp(-Math.min(d * d, 15) * hs);
 }
 
-const A = new Float64Array(WIDTH), B = new Float64Array(WIDTH), T = new Float64Array(WIDTH), U = new Float64Array(WIDTH);
+const A = new Float64Array(WIDTH),
+  B = new Float64Array(WIDTH),
+  T = new Float64Array(WIDTH),
+  U = new Float64Array(WIDTH);
 
 /** Momentum and energy residuals, added to r[1], r[2]; ends already closed in a and b. */
-function addFlow(regime: Regime, a: Float64Array, b: Float64Array, p: Station, q: Station, r: Float64Array): void {
-  const lx = Math.log(q.x / p.x), lu = Math.log(q.ue / p.ue), lt = Math.log(q.theta / p.theta);
+function addFlow(
+  regime: Regime,
+  a: Float64Array,
+  b: Float64Array,
+  p: Station,
+  q: Station,
+  r: Float64Array,
+): void {
+  const lx = Math.log(q.x / p.x),
+    lu = Math.log(q.ue / p.ue),
+    lt = Math.log(q.theta / p.theta);
   const w = upwind(regime, a[H], b[H]);
   const ha = 0.5 * (a[H] + b[H]);
-  const xa = p.x / p.theta, xb = q.x / q.theta;
+  const xa = p.x / p.theta,
+    xb = q.x / q.theta;
   r[1] += lt + (ha + 2) * lu - 0.25 * (a[CF] * xa + b[CF] * xb) * lx;
-  const cfx = (1 - w) * a[CF] * xa + w * b[CF] * xb, dix = (1 - w) * a[DI] * xa + w * b[DI] * xb;
+  const cfx = (1 - w) * a[CF] * xa + w * b[CF] * xb,
+    dix = (1 - w) * a[DI] * xa + w * b[DI] * xb;
   r[2] += Math.log(b[HS] / a[HS]) + (1 - ha) * lu + (0.5 * cfx - dix) * lx;
 }
 
 function lagResidual(regime: Regime, a: Float64Array, b: Float64Array, p: Station, q: Station): number {
   const w = upwind(regime, a[H], b[H]);
-  const sa = (1 - w) * p.c + w * q.c, seq = (1 - w) * a[SEQ] + w * b[SEQ];
-  const ha = 0.5 * (a[H] + b[H]), cfa = (1 - w) * a[CF] + w * b[CF];
-  const da = 0.5 * (p.dstar + q.dstar), de = 0.5 * (a[DELTA] + b[DELTA]), rt = 0.5 * (a[RT] + b[RT]), us = 0.5 * (a[US] + b[US]);
+  const sa = (1 - w) * p.c + w * q.c,
+    seq = (1 - w) * a[SEQ] + w * b[SEQ];
+  const ha = 0.5 * (a[H] + b[H]),
+    cfa = (1 - w) * a[CF] + w * b[CF];
+  const da = 0.5 * (p.dstar + q.dstar),
+    de = 0.5 * (a[DELTA] + b[DELTA]),
+    rt = 0.5 * (a[RT] + b[RT]),
+    us = 0.5 * (a[US] + b[US]);
   const dx = q.x - p.x;
   const gradient = equilibriumGradient(regime, ha, cfa, rt, da) * dx - Math.log(q.ue / p.ue);
   const grow = (lagRate(us) * (seq - (regime === WAKE ? WAKE_LENGTH : 1) * sa) * dx) / (2 * de);
@@ -50,8 +95,16 @@ export function close(regime: Regime, q: Station, re: number, out: Float64Array)
 }
 
 /** An interval wholly in one regime, from the closure records of its two ends. */
-export function closedResidual(regime: Regime, a: Float64Array, b: Float64Array, p: Station, q: Station, r: Float64Array): void {
-  r[1] = 0; r[2] = 0;
+export function closedResidual(
+  regime: Regime,
+  a: Float64Array,
+  b: Float64Array,
+  p: Station,
+  q: Station,
+  r: Float64Array,
+): void {
+  r[1] = 0;
+  r[2] = 0;
   r[0] = regime === LAMINAR ? q.c - p.c - growth(a, b) * (q.x - p.x) : lagResidual(regime, a, b, p, q);
   addFlow(regime, a, b, p, q, r);
 }
@@ -80,7 +133,11 @@ export function wavesAfter(p: Station, q: Station, re: number): number {
 }
 
 const between = (p: Station, q: Station, t: number): Station => ({
-  c: 0, theta: p.theta + t * (q.theta - p.theta), dstar: p.dstar + t * (q.dstar - p.dstar), ue: p.ue + t * (q.ue - p.ue), x: p.x + t * (q.x - p.x),
+  c: 0,
+  theta: p.theta + t * (q.theta - p.theta),
+  dstar: p.dstar + t * (q.dstar - p.dstar),
+  ue: p.ue + t * (q.ue - p.ue),
+  x: p.x + t * (q.x - p.x),
 });
 
 /** Where in [p, q] the waves reach nCrit, as a share of the interval; never after `forced`. */
@@ -92,7 +149,10 @@ export function transitionShare(p: Station, q: Station, re: number, nCrit: numbe
     closure(LAMINAR, m.theta, m.dstar, m.ue, 0, re, T, 0);
     return p.c + growth(A, T) * (m.x - p.x) - nCrit;
   };
-  let lo = 0, hi = 1, flo = p.c - nCrit, fhi = n(1);
+  let lo = 0,
+    hi = 1,
+    flo = p.c - nCrit,
+    fhi = n(1);
   if (fhi <= 0) return limit;
   if (flo >= 0) return 0;
   let t = 0.5;
@@ -101,18 +161,32 @@ export function transitionShare(p: Station, q: Station, re: number, nCrit: numbe
     t = k % 3 === 2 ? 0.5 * (lo + hi) : guess;
     const f = n(t);
     if (Math.abs(f) < 1e-12) break;
-    if (f < 0) { lo = t; flo = f; } else { hi = t; fhi = f; }
+    if (f < 0) {
+      lo = t;
+      flo = f;
+    } else {
+      hi = t;
+      fhi = f;
+    }
   }
   return Math.min(t, limit);
 }
 
 /** An interval that begins laminar and ends turbulent. */
-export function transitionResidual(p: Station, q: Station, re: number, nCrit: number, forced: number, r: Float64Array): void {
+export function transitionResidual(
+  p: Station,
+  q: Station,
+  re: number,
+  nCrit: number,
+  forced: number,
+  r: Float64Array,
+): void {
   const t = Math.min(Math.max(transitionShare(p, q, re, nCrit, forced), 1e-6), 1 - 1e-6);
   const m = between(p, q, t);
   closure(LAMINAR, p.theta, p.dstar, p.ue, 0, re, A, 0);
   closure(LAMINAR, m.theta, m.dstar, m.ue, 0, re, T, 0);
-  r[1] = 0; r[2] = 0;
+  r[1] = 0;
+  r[2] = 0;
   addFlow(LAMINAR, A, T, p, m, r);
   closure(TURBULENT, m.theta, m.dstar, m.ue, 0.03, re, U, 0);
   m.c = startingStress(U[H], U[SEQ]);

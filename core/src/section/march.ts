@@ -4,7 +4,14 @@
  * solution, and stands alone for plates.
  */
 import { LAMINAR, TURBULENT, WAKE, type Regime } from './closure';
-import { equilibriumStress, intervalResidual, stagnationResidual, transitionResidual, wavesAfter, type Station } from './layer';
+import {
+  equilibriumStress,
+  intervalResidual,
+  stagnationResidual,
+  transitionResidual,
+  wavesAfter,
+  type Station,
+} from './layer';
 
 export interface Marched {
   readonly stations: readonly Station[];
@@ -12,7 +19,8 @@ export interface Marched {
   readonly turbulentFrom: number;
 }
 
-const r = new Float64Array(3), r0 = new Float64Array(3);
+const r = new Float64Array(3),
+  r0 = new Float64Array(3);
 
 type Residual = (q: Station, out: Float64Array) => void;
 
@@ -25,19 +33,32 @@ function settle(q: Station, residual: Residual, hold: { ue: number } | { shape: 
     const base = [r0[0], r0[1], r0[2], fourth()];
     const a: number[][] = [[], [], [], []];
     for (let v = 0; v < 4; v++) {
-      const key = keys[v], keep = q[key], h = 1e-6 * Math.max(Math.abs(keep), v === 0 ? 1e-3 : 0);
+      const key = keys[v],
+        keep = q[key],
+        h = 1e-6 * Math.max(Math.abs(keep), v === 0 ? 1e-3 : 0);
       q[key] = keep + h;
       residual(q, r);
-      a[0][v] = (r[0] - base[0]) / h; a[1][v] = (r[1] - base[1]) / h; a[2][v] = (r[2] - base[2]) / h; a[3][v] = (fourth() - base[3]) / h;
+      a[0][v] = (r[0] - base[0]) / h;
+      a[1][v] = (r[1] - base[1]) / h;
+      a[2][v] = (r[2] - base[2]) / h;
+      a[3][v] = (fourth() - base[3]) / h;
       q[key] = keep;
     }
-    const d = solveSmall(a, base.map((x) => -x));
+    const d = solveSmall(
+      a,
+      base.map((x) => -x),
+    );
     if (!d) return false;
     let relax = 1;
-    for (let v = 1; v < 4; v++) { const f = d[v] / q[keys[v]]; if (f * relax > 0.6) relax = 0.6 / f; if (f * relax < -0.4) relax = -0.4 / f; }
+    for (let v = 1; v < 4; v++) {
+      const f = d[v] / q[keys[v]];
+      if (f * relax > 0.6) relax = 0.6 / f;
+      if (f * relax < -0.4) relax = -0.4 / f;
+    }
     if (q.c > 0 && q.c < 0.4 && d[0] * relax < -0.6 * q.c) relax = Math.min(relax, (-0.6 * q.c) / d[0]);
     for (let v = 0; v < 4; v++) q[keys[v]] += relax * d[v];
-    if (relax === 1 && Math.max(Math.abs(d[1] / q.theta), Math.abs(d[2] / q.dstar), Math.abs(d[3])) < 1e-8) return q.theta > 0 && q.dstar > q.theta;
+    if (relax === 1 && Math.max(Math.abs(d[1] / q.theta), Math.abs(d[2] / q.dstar), Math.abs(d[3])) < 1e-8)
+      return q.theta > 0 && q.dstar > q.theta;
   }
   return false;
 }
@@ -51,17 +72,26 @@ function solveSmall(a: number[][], b: number[]): number[] | null {
     if (!(Math.abs(a[p][k]) > 1e-300)) return null;
     [a[k], a[p]] = [a[p], a[k]];
     [b[k], b[p]] = [b[p], b[k]];
-    for (let i = k + 1; i < n; i++) { const f = a[i][k] / a[k][k]; for (let j = k; j < n; j++) a[i][j] -= f * a[k][j]; b[i] -= f * b[k]; }
+    for (let i = k + 1; i < n; i++) {
+      const f = a[i][k] / a[k][k];
+      for (let j = k; j < n; j++) a[i][j] -= f * a[k][j];
+      b[i] -= f * b[k];
+    }
   }
-  for (let i = n - 1; i >= 0; i--) { for (let j = i + 1; j < n; j++) b[i] -= a[i][j] * b[j]; b[i] /= a[i][i]; }
+  for (let i = n - 1; i >= 0; i--) {
+    for (let j = i + 1; j < n; j++) b[i] -= a[i][j] * b[j];
+    b[i] /= a[i][i];
+  }
   return b.every(Number.isFinite) ? b : null;
 }
 
-const LAMINAR_H = 3.8, TURBULENT_H = 2.5;
+const LAMINAR_H = 3.8,
+  TURBULENT_H = 2.5;
 
 /** Shape the layer is given at the next station when the speed cannot be kept. */
 function shapeAhead(regime: Regime, p: Station, dx: number): number {
-  const h = p.dstar / p.theta, d = dx / p.theta;
+  const h = p.dstar / p.theta,
+    d = dx / p.theta;
   if (regime === LAMINAR) return h + 0.03 * d;
   if (regime === TURBULENT) return Math.max(h - 0.15 * d, TURBULENT_H);
   return 1.01 + (h - 1.01) / (1 + 0.15 * d); // the wake fills
@@ -72,7 +102,10 @@ function step(regime: Regime, p: Station, q: Station, residual: Residual, ue: nu
   const start = { ...q };
   if (settle(q, residual, { ue }) && q.dstar / q.theta < limit) return;
   Object.assign(q, start);
-  const shape = Math.max(shapeAhead(regime, p, q.x - p.x), regime === WAKE ? 1.01 : Math.min(limit, p.dstar / p.theta));
+  const shape = Math.max(
+    shapeAhead(regime, p, q.x - p.x),
+    regime === WAKE ? 1.01 : Math.min(limit, p.dstar / p.theta),
+  );
   q.dstar = shape * q.theta;
   if (settle(q, residual, { shape }) && q.ue > 0.02) return;
   // held: grows as a plate, to be mended by the coupled solution
@@ -88,11 +121,24 @@ function step(regime: Regime, p: Station, q: Station, residual: Residual, ue: nu
  * @param forced x at which it is made turbulent at the latest
  * @param sharp begins at a sharp edge in uniform flow (a plate) instead of at a stagnation point
  */
-export function marchLayer(x: Float64Array, ue: Float64Array, re: number, nCrit = 9, forced = Infinity, sharp = false): Marched {
+export function marchLayer(
+  x: Float64Array,
+  ue: Float64Array,
+  re: number,
+  nCrit = 9,
+  forced = Infinity,
+  sharp = false,
+): Marched {
   const stations: Station[] = [];
   let turbulentFrom = x.length;
   for (let i = 0; i < x.length; i++) {
-    const q: Station = { c: 0, theta: Math.sqrt((0.45 / 6) * (x[i] / Math.max(ue[i], 1e-3) / re)), dstar: 0, ue: ue[i], x: x[i] };
+    const q: Station = {
+      c: 0,
+      theta: Math.sqrt((0.45 / 6) * (x[i] / Math.max(ue[i], 1e-3) / re)),
+      dstar: 0,
+      ue: ue[i],
+      x: x[i],
+    };
     if (i === 0) {
       if (sharp) q.theta = 0.664 * Math.sqrt(x[0] / re / ue[0]);
       q.dstar = (sharp ? 2.59 : 2.2) * q.theta;
@@ -101,7 +147,8 @@ export function marchLayer(x: Float64Array, ue: Float64Array, re: number, nCrit 
       continue;
     }
     const p = stations[i - 1];
-    q.theta = p.theta; q.dstar = p.dstar;
+    q.theta = p.theta;
+    q.dstar = p.dstar;
     if (turbulentFrom > i) {
       q.c = p.c;
       step(LAMINAR, p, q, (s, out) => intervalResidual(LAMINAR, p, s, re, out), ue[i]);
@@ -126,7 +173,8 @@ export function marchLayer(x: Float64Array, ue: Float64Array, re: number, nCrit 
 export function marchWake(first: Station, x: Float64Array, ue: Float64Array, re: number): Station[] {
   const out: Station[] = [{ ...first }];
   for (let i = 1; i < x.length; i++) {
-    const p = out[i - 1], q: Station = { ...p, x: x[i], ue: ue[i] };
+    const p = out[i - 1],
+      q: Station = { ...p, x: x[i], ue: ue[i] };
     step(WAKE, p, q, (s, r3) => intervalResidual(WAKE, p, s, re, r3), ue[i]);
     q.c = Math.min(Math.max(q.c, 1e-3), 0.3);
     out.push(q);

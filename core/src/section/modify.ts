@@ -30,23 +30,44 @@ export function withFlap(contour: Contour, hinge: number, angle: number): Contou
   requireInRange('hinge place', hinge, 0.4, 0.95);
   requireInRange('flap angle', angle, -0.7, 0.7, 'rad');
   if (Math.abs(angle) < 1e-4) return contour;
-  const hy = camberAt(contour, hinge), c = Math.cos(angle), s = Math.sin(angle);
-  const turn = ([x, y]: Point): Point => [hinge + (x - hinge) * c + (y - hy) * s, hy - (x - hinge) * s + (y - hy) * c];
+  const hy = camberAt(contour, hinge),
+    c = Math.cos(angle),
+    s = Math.sin(angle);
+  const turn = ([x, y]: Point): Point => [
+    hinge + (x - hinge) * c + (y - hy) * s,
+    hy - (x - hinge) * s + (y - hy) * c,
+  ];
   const side = (upper: boolean): Point[] => {
     const all = sampled(contour, upper);
-    const fore = all.filter((p) => p[0] < hinge - 0.004), aft = all.filter((p) => p[0] > hinge + 0.004).map(turn);
+    const fore = all.filter((p) => p[0] < hinge - 0.004),
+      aft = all.filter((p) => p[0] > hinge + 0.004).map(turn);
     if (upper === angle > 0) {
       // opened: an arc from the fixed skin to the moved one
-      const r = 0.5 * thicknessAt(contour, hinge), start = upper ? Math.PI / 2 : -Math.PI / 2;
-      const arc = Array.from({ length: 7 }, (_, i): Point => { const a = start - (angle * i) / 6; return [hinge + r * Math.cos(a), hy + r * Math.sin(a)]; });
+      const r = 0.5 * thicknessAt(contour, hinge),
+        start = upper ? Math.PI / 2 : -Math.PI / 2;
+      const arc = Array.from({ length: 7 }, (_, i): Point => {
+        const a = start - (angle * i) / 6;
+        return [hinge + r * Math.cos(a), hy + r * Math.sin(a)];
+      });
       return [...fore, ...arc, ...aft];
     }
     // closed: the moved skin runs under the fixed one; both end where they meet
     const meets = (p: Point, q: Point) => (upper ? p[1] > q[1] : p[1] < q[1]);
     let cut = aft.length;
     for (let i = 0; i < aft.length; i++) {
-      const x = aft[i][0], fixedY = x < fore[fore.length - 1][0] ? interpolateLinear(fore.map((q) => q[0]), fore.map((q) => q[1]), x) : NaN;
-      if (Number.isNaN(fixedY) || !meets([x, fixedY], aft[i])) { cut = i; break; }
+      const x = aft[i][0],
+        fixedY =
+          x < fore[fore.length - 1][0]
+            ? interpolateLinear(
+                fore.map((q) => q[0]),
+                fore.map((q) => q[1]),
+                x,
+              )
+            : NaN;
+      if (Number.isNaN(fixedY) || !meets([x, fixedY], aft[i])) {
+        cut = i;
+        break;
+      }
     }
     const kept = aft.slice(cut);
     return [...fore.filter((p) => p[0] < (kept[0]?.[0] ?? 1) - 0.004), ...kept];
@@ -57,17 +78,28 @@ export function withFlap(contour: Contour, hinge: number, angle: number): Contou
 /** Between two sections: share 0 is the first, 1 the second; thickness and camber are mixed at the same x. */
 export function blendOf(a: Contour, b: Contour, share: number): Contour {
   requireInRange('share', share, 0, 1);
-  const mix = (upper: boolean) => { const p = sampled(a, upper), q = sampled(b, upper); return p.map((v, i): Point => [v[0], v[1] * (1 - share) + q[i][1] * share]); };
+  const mix = (upper: boolean) => {
+    const p = sampled(a, upper),
+      q = sampled(b, upper);
+    return p.map((v, i): Point => [v[0], v[1] * (1 - share) + q[i][1] * share]);
+  };
   return join(mix(true), mix(false), size(a));
 }
 
 /** Camber line and half thickness laid together again after each has been changed. */
-function rebuilt(contour: Contour, camber: (x: number, y: number) => number, half: (x: number, t: number) => number): Contour {
-  const up = sampled(contour, true), low = sampled(contour, false);
-  const lay = (sign: 1 | -1) => up.map((p, i): Point => {
-    const mid = 0.5 * (p[1] + low[i][1]), t = 0.5 * (p[1] - low[i][1]);
-    return [p[0], camber(p[0], mid) + sign * half(p[0], t)];
-  });
+function rebuilt(
+  contour: Contour,
+  camber: (x: number, y: number) => number,
+  half: (x: number, t: number) => number,
+): Contour {
+  const up = sampled(contour, true),
+    low = sampled(contour, false);
+  const lay = (sign: 1 | -1) =>
+    up.map((p, i): Point => {
+      const mid = 0.5 * (p[1] + low[i][1]),
+        t = 0.5 * (p[1] - low[i][1]);
+      return [p[0], camber(p[0], mid) + sign * half(p[0], t)];
+    });
   return join(lay(1), lay(-1), size(contour));
 }
 
@@ -75,7 +107,11 @@ function rebuilt(contour: Contour, camber: (x: number, y: number) => number, hal
 export function scaled(contour: Contour, thickness: number, camber: number): Contour {
   requireInRange('thickness factor', thickness, 0.2, 3);
   requireInRange('camber factor', camber, -3, 3);
-  return rebuilt(contour, (_, y) => y * camber, (_, t) => t * thickness);
+  return rebuilt(
+    contour,
+    (_, y) => y * camber,
+    (_, t) => t * thickness,
+  );
 }
 
 /** Errors of a built section. */
@@ -94,12 +130,19 @@ export function warped(contour: Contour, e: BuildErrors): Contour {
     (x, y) => y + 4 * e.camber * x * (1 - x),
     (x, t) => {
       const near = Math.exp(-((x / 0.06) ** 2)); // the nose radius goes with the square of the width there
-      return t * (1 + e.thickness) * (1 + near * (Math.sqrt(1 + e.nose) - 1)) + 0.5 * e.edge * x * clamp((1 - x) / 0.02, 0, 1);
+      return (
+        t * (1 + e.thickness) * (1 + near * (Math.sqrt(1 + e.nose) - 1)) +
+        0.5 * e.edge * x * clamp((1 - x) / 0.02, 0, 1)
+      );
     },
   );
 }
 
-export interface Step { face: 'upper' | 'lower'; /** share of the chord */ at: number; /** share of the chord */ depth: number }
+export interface Step {
+  face: 'upper' | 'lower';
+  /** share of the chord */ at: number;
+  /** share of the chord */ depth: number;
+}
 
 /** Backward-facing steps reattach about six step heights downstream (Eaton and Johnston, AIAA Journal 19(9), 1981: 5 to 8). */
 const REATTACH = 6;
@@ -113,19 +156,26 @@ export function stepped(contour: Contour, steps: readonly Step[], faired: boolea
     requireInRange('step place', s.at, 0.1, 0.95);
     requireInRange('step depth', s.depth, 0.002, 0.15);
   }
-  const cutAt = (upper: boolean, x: number): number => steps.filter((s) => (s.face === 'upper') === upper).reduce((sum, s) => {
-    if (x <= s.at) return sum;
-    const ramp = faired ? Math.min(REATTACH * s.depth, 0.9 * (1 - s.at)) : 0.002;
-    return sum + s.depth * clamp((x - s.at) / ramp, 0, 1);
-  }, 0);
+  const cutAt = (upper: boolean, x: number): number =>
+    steps
+      .filter((s) => (s.face === 'upper') === upper)
+      .reduce((sum, s) => {
+        if (x <= s.at) return sum;
+        const ramp = faired ? Math.min(REATTACH * s.depth, 0.9 * (1 - s.at)) : 0.002;
+        return sum + s.depth * clamp((x - s.at) / ramp, 0, 1);
+      }, 0);
   const make = (upper: boolean) => {
     const extra = steps.filter((s) => (s.face === 'upper') === upper).flatMap((s) => [s.at, s.at + 0.002]);
     const f = faces(contour)[upper ? 0 : 1];
-    const xs = [...sampled(contour, upper).map((p) => p[0]), ...extra].sort((a, b) => a - b).filter((x, i, all) => i === 0 || x - all[i - 1] > 1e-5);
+    const xs = [...sampled(contour, upper).map((p) => p[0]), ...extra]
+      .sort((a, b) => a - b)
+      .filter((x, i, all) => i === 0 || x - all[i - 1] > 1e-5);
     return xs.map((x): Point => [x, interpolateLinear(f.x, f.y, x) - (upper ? 1 : -1) * cutAt(upper, x)]);
   };
-  const up = make(true), low = make(false);
-  const lowX = low.map((p) => p[0]), lowY = low.map((p) => p[1]);
+  const up = make(true),
+    low = make(false);
+  const lowX = low.map((p) => p[0]),
+    lowY = low.map((p) => p[1]);
   // towards the edge the two faces of the cut section meet; a layer of 0.4 % of the chord is left
   const least = (x: number) => 0.004 * clamp((1 - x) / 0.02, 0, 1);
   for (const p of up) {

@@ -29,11 +29,18 @@ const INSIDE = 0.5;
 /** A point just inside a closed trailing edge, and the direction of the edge's bisector. */
 function insideEdge(xy: Float64Array): { x: number; y: number; tx: number; ty: number } {
   const n = xy.length / 2;
-  const ux = xy[2] - xy[0], uy = xy[3] - xy[1], lx = xy[2 * n - 4] - xy[2 * n - 2], ly = xy[2 * n - 3] - xy[2 * n - 1];
-  const lu = Math.hypot(ux, uy), ll = Math.hypot(lx, ly);
-  let tx = ux / lu + lx / ll, ty = uy / lu + ly / ll;
-  const t = Math.hypot(tx, ty), d = INSIDE * Math.min(lu, ll);
-  tx /= t; ty /= t;
+  const ux = xy[2] - xy[0],
+    uy = xy[3] - xy[1],
+    lx = xy[2 * n - 4] - xy[2 * n - 2],
+    ly = xy[2 * n - 3] - xy[2 * n - 1];
+  const lu = Math.hypot(ux, uy),
+    ll = Math.hypot(lx, ly);
+  let tx = ux / lu + lx / ll,
+    ty = uy / lu + ly / ll;
+  const t = Math.hypot(tx, ty),
+    d = INSIDE * Math.min(lu, ll);
+  tx /= t;
+  ty /= t;
   return { x: xy[0] + d * tx, y: xy[1] + d * ty, tx, ty };
 }
 
@@ -43,17 +50,22 @@ function insideEdge(xy: Float64Array): { x: number; y: number; tx: number; ty: n
  */
 export function solveInviscid(contour: Contour): InviscidBasis {
   const { xy } = contour;
-  const n = xy.length / 2, size = n + 1;
+  const n = xy.length / 2,
+    size = n + 1;
   const lu = new Float64Array(size * size);
-  const b0 = new Float64Array(size), b90 = new Float64Array(size);
+  const b0 = new Float64Array(size),
+    b90 = new Float64Array(size);
   const arc = new Float64Array(n);
   for (let i = 1; i < n; i++) {
     arc[i] = arc[i - 1] + Math.hypot(xy[2 * i] - xy[2 * i - 2], xy[2 * i + 1] - xy[2 * i - 1]);
-    if (!(arc[i] > arc[i - 1])) throw new DomainError('singular', 'two points of the section coincide', { i });
+    if (!(arc[i] > arc[i - 1]))
+      throw new DomainError('singular', 'two points of the section coincide', { i });
   }
   const w = new Float64Array(2);
   for (let i = 0; i < n - 1; i++) {
-    const row = i * size, x = xy[2 * i], y = xy[2 * i + 1];
+    const row = i * size,
+      x = xy[2 * i],
+      y = xy[2 * i + 1];
     for (let j = 0; j < n - 1; j++) {
       vortexPsi(x, y, xy[2 * j], xy[2 * j + 1], xy[2 * j + 2], xy[2 * j + 3], w);
       lu[row + j] += w[0] / TWO_PI;
@@ -63,7 +75,9 @@ export function solveInviscid(contour: Contour): InviscidBasis {
     b0[i] = -y;
     b90[i] = x;
   }
-  const inside = insideEdge(xy), edge = (n - 1) * size, v = new Float64Array(4);
+  const inside = insideEdge(xy),
+    edge = (n - 1) * size,
+    v = new Float64Array(4);
   for (let j = 0; j < n - 1; j++) {
     vortexVelocity(inside.x, inside.y, xy[2 * j], xy[2 * j + 1], xy[2 * j + 2], xy[2 * j + 3], v);
     lu[edge + j] += (v[0] * inside.tx + v[1] * inside.ty) / TWO_PI;
@@ -72,7 +86,8 @@ export function solveInviscid(contour: Contour): InviscidBasis {
   b0[n - 1] = -inside.tx;
   b90[n - 1] = -inside.ty;
   const kutta = n * size;
-  lu[kutta] = 1; lu[kutta + n - 1] = 1;
+  lu[kutta] = 1;
+  lu[kutta + n - 1] = 1;
   const order = luInPlace(lu, size);
   luSolveInPlace(lu, order, b0);
   luSolveInPlace(lu, order, b90);
@@ -84,10 +99,15 @@ export function panelResponse(basis: InviscidBasis): Float64Array {
   const { xy } = basis.contour;
   const n = xy.length / 2;
   const out = new Float64Array((n - 1) * n);
-  const b = new Float64Array(n + 1), at = insideEdge(xy), w = new Float64Array(2);
+  const b = new Float64Array(n + 1),
+    at = insideEdge(xy),
+    w = new Float64Array(2);
   for (let p = 0; p < n - 1; p++) {
     b.fill(0);
-    for (let i = 0; i < n - 1; i++) b[i] = -sourcePsi(xy[2 * i], xy[2 * i + 1], xy[2 * p], xy[2 * p + 1], xy[2 * p + 2], xy[2 * p + 3], false) / TWO_PI;
+    for (let i = 0; i < n - 1; i++)
+      b[i] =
+        -sourcePsi(xy[2 * i], xy[2 * i + 1], xy[2 * p], xy[2 * p + 1], xy[2 * p + 2], xy[2 * p + 3], false) /
+        TWO_PI;
     sourceVelocity(at.x, at.y, xy[2 * p], xy[2 * p + 1], xy[2 * p + 2], xy[2 * p + 3], 0, w);
     b[n - 1] = -(w[0] * at.tx + w[1] * at.ty) / TWO_PI;
     luSolveInPlace(basis.lu, basis.order, b);
@@ -97,11 +117,19 @@ export function panelResponse(basis: InviscidBasis): Float64Array {
 }
 
 /** Velocity at a point off the contour for given node strengths. */
-function velocityAt(basis: InviscidBasis, gamma: Float64Array, c: number, s: number, x: number, y: number): [number, number] {
+function velocityAt(
+  basis: InviscidBasis,
+  gamma: Float64Array,
+  c: number,
+  s: number,
+  x: number,
+  y: number,
+): [number, number] {
   const { xy } = basis.contour;
   const n = xy.length / 2;
   const w = new Float64Array(4);
-  let u = c, v = s;
+  let u = c,
+    v = s;
   for (let j = 0; j < n - 1; j++) {
     vortexVelocity(x, y, xy[2 * j], xy[2 * j + 1], xy[2 * j + 2], xy[2 * j + 3], w);
     u += (gamma[j] * w[0] + gamma[j + 1] * w[2]) / TWO_PI;
@@ -125,9 +153,15 @@ export interface WakeFlow {
 
 /** Distances between wake nodes grow by a constant ratio from `first` until `length` is reached. */
 function wakeDistances(first: number, length: number, count: number): Float64Array {
-  let lo = 1, hi = 3;
-  const total = (q: number) => first * (Math.abs(q - 1) < 1e-9 ? count - 1 : (q ** (count - 1) - 1) / (q - 1));
-  for (let k = 0; k < 60; k++) { const q = 0.5 * (lo + hi); if (total(q) < length) lo = q; else hi = q; }
+  let lo = 1,
+    hi = 3;
+  const total = (q: number) =>
+    first * (Math.abs(q - 1) < 1e-9 ? count - 1 : (q ** (count - 1) - 1) / (q - 1));
+  for (let k = 0; k < 60; k++) {
+    const q = 0.5 * (lo + hi);
+    if (total(q) < length) lo = q;
+    else hi = q;
+  }
   const out = new Float64Array(count);
   for (let i = 1, h = first; i < count; i++, h *= lo) out[i] = out[i - 1] + h;
   return out;
@@ -137,35 +171,67 @@ function wakeDistances(first: number, length: number, count: number): Float64Arr
  * The wake: one chord of the streamline from the trailing edge at angle alpha, its speeds and its influence.
  * @param contourPerMass d gamma_i / d M_j of the contour nodes, n rows of n
  */
-export function wakeFlow(basis: InviscidBasis, alpha: number, contourPerMass: Float64Array, panels: number): WakeFlow {
+export function wakeFlow(
+  basis: InviscidBasis,
+  alpha: number,
+  contourPerMass: Float64Array,
+  panels: number,
+): WakeFlow {
   const { xy } = basis.contour;
-  const n = xy.length / 2, nw = panels + 1, N = n + nw;
-  const c = Math.cos(alpha), s = Math.sin(alpha);
+  const n = xy.length / 2,
+    nw = panels + 1,
+    N = n + nw;
+  const c = Math.cos(alpha),
+    s = Math.sin(alpha);
   const gamma = new Float64Array(n);
   for (let i = 0; i < n; i++) gamma[i] = c * basis.at0[i] + s * basis.at90[i];
   const arc = wakeDistances(0.5 * (basis.arc[1] + basis.arc[n - 1] - basis.arc[n - 2]), 1, nw);
   const wxy = new Float64Array(2 * nw);
-  wxy[0] = 0.5 * (xy[0] + xy[2 * n - 2]); wxy[1] = 0.5 * (xy[1] + xy[2 * n - 1]);
+  wxy[0] = 0.5 * (xy[0] + xy[2 * n - 2]);
+  wxy[1] = 0.5 * (xy[1] + xy[2 * n - 1]);
   // leaves along the bisector of the edge, then follows the streamline
-  let bx = xy[0] - xy[2] + xy[2 * n - 2] - xy[2 * n - 4], by = xy[1] - xy[3] + xy[2 * n - 1] - xy[2 * n - 3];
+  let bx = xy[0] - xy[2] + xy[2 * n - 2] - xy[2 * n - 4],
+    by = xy[1] - xy[3] + xy[2 * n - 1] - xy[2 * n - 3];
   const bl = Math.hypot(bx, by);
-  bx /= bl; by /= bl;
+  bx /= bl;
+  by /= bl;
   const dir = [bx, by];
   for (let i = 1; i < nw; i++) {
     const h = arc[i] - arc[i - 1];
     if (i > 1) {
-      const [u, v] = velocityAt(basis, gamma, c, s, wxy[2 * i - 2] + 0.5 * h * dir[0], wxy[2 * i - 1] + 0.5 * h * dir[1]);
+      const [u, v] = velocityAt(
+        basis,
+        gamma,
+        c,
+        s,
+        wxy[2 * i - 2] + 0.5 * h * dir[0],
+        wxy[2 * i - 1] + 0.5 * h * dir[1],
+      );
       const q = Math.hypot(u, v);
-      dir[0] = u / q; dir[1] = v / q;
+      dir[0] = u / q;
+      dir[1] = v / q;
     }
     wxy[2 * i] = wxy[2 * i - 2] + h * dir[0];
     wxy[2 * i + 1] = wxy[2 * i - 1] + h * dir[1];
   }
   // response of the contour to wake sources
-  const perPanel = new Float64Array(panels * n), b = new Float64Array(n + 1), at = insideEdge(xy), v2 = new Float64Array(2);
+  const perPanel = new Float64Array(panels * n),
+    b = new Float64Array(n + 1),
+    at = insideEdge(xy),
+    v2 = new Float64Array(2);
   for (let p = 0; p < panels; p++) {
     b.fill(0);
-    for (let i = 0; i < n - 1; i++) b[i] = -sourcePsi(xy[2 * i], xy[2 * i + 1], wxy[2 * p], wxy[2 * p + 1], wxy[2 * p + 2], wxy[2 * p + 3], true) / TWO_PI;
+    for (let i = 0; i < n - 1; i++)
+      b[i] =
+        -sourcePsi(
+          xy[2 * i],
+          xy[2 * i + 1],
+          wxy[2 * p],
+          wxy[2 * p + 1],
+          wxy[2 * p + 2],
+          wxy[2 * p + 3],
+          true,
+        ) / TWO_PI;
     sourceVelocity(at.x, at.y, wxy[2 * p], wxy[2 * p + 1], wxy[2 * p + 2], wxy[2 * p + 3], 0, v2);
     b[n - 1] = -(v2[0] * at.tx + v2[1] * at.ty) / TWO_PI;
     luSolveInPlace(basis.lu, basis.order, b);
@@ -179,16 +245,22 @@ export function wakeFlow(basis: InviscidBasis, alpha: number, contourPerMass: Fl
       onContour[i * nw + p + 1] += perPanel[p * n + i] / h;
     }
   }
-  const speed = new Float64Array(nw), response = new Float64Array(nw * N);
+  const speed = new Float64Array(nw),
+    response = new Float64Array(nw * N);
   speed[0] = gamma[0];
   for (let j = 0; j < n; j++) response[j] = contourPerMass[j];
   for (let j = 0; j < nw; j++) response[n + j] = onContour[j];
-  const w4 = new Float64Array(4), w2 = new Float64Array(2), per = new Float64Array(n);
+  const w4 = new Float64Array(4),
+    w2 = new Float64Array(2),
+    per = new Float64Array(n);
   for (let i = 1; i < nw; i++) {
-    const x = wxy[2 * i], y = wxy[2 * i + 1];
-    const j0 = Math.max(0, i - 1), j1 = Math.min(nw - 1, i + 1);
+    const x = wxy[2 * i],
+      y = wxy[2 * i + 1];
+    const j0 = Math.max(0, i - 1),
+      j1 = Math.min(nw - 1, i + 1);
     const tl = Math.hypot(wxy[2 * j1] - wxy[2 * j0], wxy[2 * j1 + 1] - wxy[2 * j0 + 1]);
-    const tx = (wxy[2 * j1] - wxy[2 * j0]) / tl, ty = (wxy[2 * j1 + 1] - wxy[2 * j0 + 1]) / tl;
+    const tx = (wxy[2 * j1] - wxy[2 * j0]) / tl,
+      ty = (wxy[2 * j1 + 1] - wxy[2 * j0 + 1]) / tl;
     per.fill(0);
     speed[i] = c * tx + s * ty;
     const row = i * N;
@@ -210,7 +282,9 @@ export function wakeFlow(basis: InviscidBasis, alpha: number, contourPerMass: Fl
     }
     for (let k = 0; k < n; k++) {
       speed[i] += per[k] * gamma[k];
-      const f = per[k], from = k * n, onto = k * nw;
+      const f = per[k],
+        from = k * n,
+        onto = k * nw;
       for (let j = 0; j < n; j++) response[row + j] += f * contourPerMass[from + j];
       for (let j = 0; j < nw; j++) response[row + n + j] += f * onContour[onto + j];
     }
@@ -234,23 +308,38 @@ export function contourPerMass(basis: InviscidBasis): Float64Array {
   return out;
 }
 
-export interface SectionForces { cl: number; /** about the quarter chord, nose up positive */ cm: number; /** pressure drag from the surface pressures: noise, for checks only */ cdp: number }
+export interface SectionForces {
+  cl: number;
+  /** about the quarter chord, nose up positive */ cm: number;
+  /** pressure drag from the surface pressures: noise, for checks only */ cdp: number;
+}
 
 /** Forces of a surface speed by integrating the pressure; Mach by Karman and Tsien's rule. */
 export function forcesOf(contour: Contour, speed: Float64Array, alpha: number, mach = 0): SectionForces {
   const { xy } = contour;
   const n = xy.length / 2;
-  const c = Math.cos(alpha), s = Math.sin(alpha);
-  const beta = Math.sqrt(1 - mach * mach), kt = (mach * mach) / (1 + beta) / 2;
-  const cpAt = (i: number) => { const p = 1 - speed[i] * speed[i]; return mach > 0 ? p / (beta + kt * p) : p; };
-  let cl = 0, cm = 0, cdp = 0, cp1 = cpAt(0);
+  const c = Math.cos(alpha),
+    s = Math.sin(alpha);
+  const beta = Math.sqrt(1 - mach * mach),
+    kt = (mach * mach) / (1 + beta) / 2;
+  const cpAt = (i: number) => {
+    const p = 1 - speed[i] * speed[i];
+    return mach > 0 ? p / (beta + kt * p) : p;
+  };
+  let cl = 0,
+    cm = 0,
+    cdp = 0,
+    cp1 = cpAt(0);
   for (let i = 0; i < n - 1; i++) {
     const cp2 = cpAt(i + 1);
-    const dx = xy[2 * i + 2] - xy[2 * i], dy = xy[2 * i + 3] - xy[2 * i + 1];
-    const cp = 0.5 * (cp1 + cp2), slope = cp2 - cp1;
+    const dx = xy[2 * i + 2] - xy[2 * i],
+      dy = xy[2 * i + 3] - xy[2 * i + 1];
+    const cp = 0.5 * (cp1 + cp2),
+      slope = cp2 - cp1;
     cl += cp * (dx * c + dy * s);
     cdp += cp * (dx * s - dy * c);
-    const mx = 0.5 * (xy[2 * i] + xy[2 * i + 2]) - 0.25, my = 0.5 * (xy[2 * i + 1] + xy[2 * i + 3]);
+    const mx = 0.5 * (xy[2 * i] + xy[2 * i + 2]) - 0.25,
+      my = 0.5 * (xy[2 * i + 1] + xy[2 * i + 3]);
     cm -= cp * (mx * dx + my * dy) + (slope / 12) * (dx * dx + dy * dy);
     cp1 = cp2;
   }
@@ -265,7 +354,8 @@ export interface InviscidPoint extends SectionForces {
 /** The flow at one angle [rad], by superposition. */
 export function inviscidAt(basis: InviscidBasis, alpha: number, mach = 0): InviscidPoint {
   const n = basis.arc.length;
-  const c = Math.cos(alpha), s = Math.sin(alpha);
+  const c = Math.cos(alpha),
+    s = Math.sin(alpha);
   const speed = new Float64Array(n);
   for (let i = 0; i < n; i++) speed[i] = c * basis.at0[i] + s * basis.at90[i];
   return { speed, ...forcesOf(basis.contour, speed, alpha, mach) };

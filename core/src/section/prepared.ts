@@ -23,9 +23,18 @@ export interface PreparedSection {
 }
 
 export function prepareSection(basis: InviscidBasis): PreparedSection {
-  const n = basis.arc.length, nw = Math.ceil(n / 8) + 2, N = n + nw;
+  const n = basis.arc.length,
+    nw = Math.ceil(n / 8) + 2,
+    N = n + nw;
   const square = () => new Float64Array(N * N);
-  return { basis, perMass: contourPerMass(basis), n, nw, N, work: { E: square(), matrix: square(), Pc: square(), Pt: square() } };
+  return {
+    basis,
+    perMass: contourPerMass(basis),
+    n,
+    nw,
+    N,
+    work: { E: square(), matrix: square(), Pc: square(), Pt: square() },
+  };
 }
 
 /** One point of the flow: node values in contour order, then the wake's. */
@@ -56,7 +65,8 @@ export function tripArc(basis: InviscidBasis, share: number, upper: boolean): nu
   for (let i = 1; i < n; i++) if (xy[2 * i] < xy[2 * nose]) nose = i;
   const step = upper ? -1 : 1;
   for (let i = nose; upper ? i > 0 : i < n - 1; i += step) {
-    const a = xy[2 * i], b = xy[2 * (i + step)];
+    const a = xy[2 * i],
+      b = xy[2 * (i + step)];
     if (b >= share) return basis.arc[i] + ((share - a) / (b - a)) * (basis.arc[i + step] - basis.arc[i]);
   }
   return upper ? basis.arc[0] : basis.arc[n - 1];

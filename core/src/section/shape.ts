@@ -6,7 +6,18 @@ import { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 }
 import { blendOf, scaled, stepped, warped, withFlap, type BuildErrors, type Step } from './modify';
 import { platePolar } from './plate';
 import type { FlowPoint } from './flowPoint';
-import { analyseAngles, freeMoments, largestLift, polarOf, polarSet, prepareContour, type Polar, type PolarOptions, type PolarSet, type SweepHooks } from './polar';
+import {
+  analyseAngles,
+  freeMoments,
+  largestLift,
+  polarOf,
+  polarSet,
+  prepareContour,
+  type Polar,
+  type PolarOptions,
+  type PolarSet,
+  type SweepHooks,
+} from './polar';
 import { solveInviscid } from './panels';
 import { thinAirfoil } from './thinAirfoil';
 
@@ -20,23 +31,35 @@ export type PlainShape =
   | { kind: 'film'; camber: number; at: number; thickness: number }
   | { kind: 'folded'; corners: readonly (readonly [number, number])[]; thickness: number };
 
-export type ShapeSpec = PlainShape
+export type ShapeSpec =
+  | PlainShape
   | { kind: 'stepped'; digits: string; steps: readonly Step[] }
   | { kind: 'blend'; a: PlainShape; b: PlainShape; share: number };
 
 export interface ShapeChange {
-  /** factors on the drawing */ thickness: number; camber: number;
+  /** factors on the drawing */ thickness: number;
+  camber: number;
   flap: { hinge: number; /** [rad], down positive */ angle: number } | null;
 }
 
 /** What the polars of a shape are computed from. */
 export interface SectionModel {
   /** as it is built */ readonly outline: Contour;
-  readonly flow: { kind: 'coupled'; contour: Contour; tripUpper: number; tripLower: number; addedDrag: number; note: string | null } | { kind: 'thin'; slope: (x: number) => number; thickness: number };
+  readonly flow:
+    | {
+        kind: 'coupled';
+        contour: Contour;
+        tripUpper: number;
+        tripLower: number;
+        addedDrag: number;
+        note: string | null;
+      }
+    | { kind: 'thin'; slope: (x: number) => number; thickness: number };
 }
 
 /** Panels for tables (many polars) and for a picture (one). */
-export const TABLE_POINTS = 100, PICTURE_POINTS = 160;
+export const TABLE_POINTS = 100,
+  PICTURE_POINTS = 160;
 
 /** A step's wake pulls on its face: base pressure of about -0.15 on the step's height (Eaton and Johnston 1981, from memory). */
 const STEP_DRAG = 0.15;
@@ -45,25 +68,44 @@ const LEAST_COUPLED = 3e4;
 
 function thinLine(shape: PlainShape): ((x: number) => { y: number; slope: number }) | null {
   switch (shape.kind) {
-    case 'plate': case 'film': return arcLine(shape.camber, shape.at);
+    case 'plate':
+    case 'film':
+      return arcLine(shape.camber, shape.at);
     case 'folded': {
       const c = shape.corners;
-      if (c.length < 2 || Math.abs(c[0][0]) > 1e-9 || Math.abs(c[c.length - 1][0] - 1) > 1e-9 || c.some((p, i) => i > 0 && !(p[0] > c[i - 1][0] + 0.005))) throw new DomainError('bad-shape', 'a fold line runs from x = 0 to x = 1 with corners in ascending order', { corners: c.length });
-      const y0 = c[0][1], rise = c[c.length - 1][1] - y0;
+      if (
+        c.length < 2 ||
+        Math.abs(c[0][0]) > 1e-9 ||
+        Math.abs(c[c.length - 1][0] - 1) > 1e-9 ||
+        c.some((p, i) => i > 0 && !(p[0] > c[i - 1][0] + 0.005))
+      )
+        throw new DomainError(
+          'bad-shape',
+          'a fold line runs from x = 0 to x = 1 with corners in ascending order',
+          { corners: c.length },
+        );
+      const y0 = c[0][1],
+        rise = c[c.length - 1][1] - y0;
       return foldLine(c.map((p) => [p[0], p[1] - y0 - rise * p[0]] as const));
     }
-    default: return null;
+    default:
+      return null;
   }
 }
 
 /** Outline of a plain shape. @throws DomainError naming what is wrong with it */
 export function plainContour(shape: PlainShape, n = PICTURE_POINTS): Contour {
   switch (shape.kind) {
-    case 'naca4': return naca4(shape.digits, n);
-    case 'naca4m': return naca4Modified(shape.digits, shape.nose, shape.at, n);
-    case 'naca5': return naca5(shape.digits, n);
-    case 'classShape': return classShape(shape.upper, shape.lower, n);
-    case 'points': return contourFromPoints(shape.points, n);
+    case 'naca4':
+      return naca4(shape.digits, n);
+    case 'naca4m':
+      return naca4Modified(shape.digits, shape.nose, shape.at, n);
+    case 'naca5':
+      return naca5(shape.digits, n);
+    case 'classShape':
+      return classShape(shape.upper, shape.lower, n);
+    case 'points':
+      return contourFromPoints(shape.points, n);
     default:
       requireInRange('sheet thickness', shape.thickness, 0.0005, 0.1);
       return bentPlate(thinLine(shape)!, Math.max(shape.thickness, 0.003), n);
@@ -71,70 +113,139 @@ export function plainContour(shape: PlainShape, n = PICTURE_POINTS): Contour {
 }
 
 /** @throws DomainError naming what is wrong with the shape */
-export function sectionModel(shape: ShapeSpec, change: ShapeChange | null = null, n = PICTURE_POINTS): SectionModel {
+export function sectionModel(
+  shape: ShapeSpec,
+  change: ShapeChange | null = null,
+  n = PICTURE_POINTS,
+): SectionModel {
   const altered = (c: Contour): Contour => {
     if (!change) return c;
     const s = change.thickness !== 1 || change.camber !== 1 ? scaled(c, change.thickness, change.camber) : c;
     return change.flap ? withFlap(s, change.flap.hinge, change.flap.angle) : s;
   };
-  const coupled = (contour: Contour): SectionModel['flow'] => ({ kind: 'coupled', contour, tripUpper: 1, tripLower: 1, addedDrag: 0, note: null });
+  const coupled = (contour: Contour): SectionModel['flow'] => ({
+    kind: 'coupled',
+    contour,
+    tripUpper: 1,
+    tripLower: 1,
+    addedDrag: 0,
+    note: null,
+  });
   if (shape.kind === 'stepped') {
     const base = naca4(shape.digits, n);
-    const trip = (face: 'upper' | 'lower') => Math.min(1, ...shape.steps.filter((s) => s.face === face).map((s) => s.at));
+    const trip = (face: 'upper' | 'lower') =>
+      Math.min(1, ...shape.steps.filter((s) => s.face === face).map((s) => s.at));
     return {
       outline: altered(stepped(base, shape.steps, false)),
-      flow: { kind: 'coupled', contour: altered(stepped(base, shape.steps, true)), tripUpper: trip('upper'), tripLower: trip('lower'), addedDrag: STEP_DRAG * shape.steps.reduce((s, p) => s + p.depth, 0), note: 'Stepped: computed with the bubble behind each step filled, its drag added from tests on steps. A step does not keep a section from stalling.' },
+      flow: {
+        kind: 'coupled',
+        contour: altered(stepped(base, shape.steps, true)),
+        tripUpper: trip('upper'),
+        tripLower: trip('lower'),
+        addedDrag: STEP_DRAG * shape.steps.reduce((s, p) => s + p.depth, 0),
+        note: 'Stepped: computed with the bubble behind each step filled, its drag added from tests on steps. A step does not keep a section from stalling.',
+      },
     };
   }
-  if (shape.kind === 'blend') { const c = altered(blendOf(plainContour(shape.a, n), plainContour(shape.b, n), shape.share)); return { outline: c, flow: coupled(c) }; }
+  if (shape.kind === 'blend') {
+    const c = altered(blendOf(plainContour(shape.a, n), plainContour(shape.b, n), shape.share));
+    return { outline: c, flow: coupled(c) };
+  }
   const outline = altered(plainContour(shape, n));
   const line = thinLine(shape);
   if (!line) return { outline, flow: coupled(outline) };
-  const flap = change?.flap, f = change?.camber ?? 1;
+  const flap = change?.flap,
+    f = change?.camber ?? 1;
   const slope = (x: number) => f * line(x).slope - (flap && x > flap.hinge ? Math.tan(flap.angle) : 0);
-  return { outline, flow: { kind: 'thin', slope, thickness: 'thickness' in shape ? shape.thickness * (change?.thickness ?? 1) : 0.003 } };
+  return {
+    outline,
+    flow: {
+      kind: 'thin',
+      slope,
+      thickness: 'thickness' in shape ? shape.thickness * (change?.thickness ?? 1) : 0.003,
+    },
+  };
 }
 
 function contourSlope(c: Contour): (x: number) => number {
-  return (x) => { const a = Math.max(0, x - 0.01), b = Math.min(1, x + 0.01); return (camberAt(c, b) - camberAt(c, a)) / (b - a); };
+  return (x) => {
+    const a = Math.max(0, x - 0.01),
+      b = Math.min(1, x + 0.01);
+    return (camberAt(c, b) - camberAt(c, a)) / (b - a);
+  };
 }
 
 function withAdded(p: Polar, drag: number, note: string | null): Polar {
   if (drag === 0 && !note) return p;
-  return { ...p, points: p.points.map((q) => ({ ...q, cd: q.cd + drag })), attachedCd: p.attachedCd.map((v) => v + drag), confidence: 'low', warnings: note ? [...p.warnings, note] : p.warnings };
+  return {
+    ...p,
+    points: p.points.map((q) => ({ ...q, cd: q.cd + drag })),
+    attachedCd: p.attachedCd.map((v) => v + drag),
+    confidence: 'low',
+    warnings: note ? [...p.warnings, note] : p.warnings,
+  };
 }
 
 /** Polar of a shape at one Reynolds number, by the method that fits it. */
 export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
   const { flow } = model;
   if (flow.kind === 'thin') return platePolar(flow.slope, flow.thickness, reynolds);
-  if (reynolds < LEAST_COUPLED) return platePolar(contourSlope(flow.contour), contourFacts(flow.contour).thickness, reynolds);
+  if (reynolds < LEAST_COUPLED)
+    return platePolar(contourSlope(flow.contour), contourFacts(flow.contour).thickness, reynolds);
   return withAdded(polarOf(flow.contour, reynolds, modelOptions(model, options)), flow.addedDrag, flow.note);
 }
 
 /** Options of the coupled solution for a shape: its own trips, and the asker's where they come first. */
 export function modelOptions(model: SectionModel, options: Partial<PolarOptions> = {}): PolarOptions {
   const o: PolarOptions = { ...FREE, step: (1.5 * Math.PI) / 180, ...options };
-  if (model.flow.kind === 'coupled') { o.tripUpper = Math.min(o.tripUpper, model.flow.tripUpper); o.tripLower = Math.min(o.tripLower, model.flow.tripLower); }
+  if (model.flow.kind === 'coupled') {
+    o.tripUpper = Math.min(o.tripUpper, model.flow.tripUpper);
+    o.tripLower = Math.min(o.tripLower, model.flow.tripLower);
+  }
   return o;
 }
 
 /** Polars of a shape over Reynolds numbers, ascending. */
-export function modelPolars(model: SectionModel, reynolds: readonly number[], options?: Partial<PolarOptions>): PolarSet {
+export function modelPolars(
+  model: SectionModel,
+  reynolds: readonly number[],
+  options?: Partial<PolarOptions>,
+): PolarSet {
   const { flow } = model;
-  if (flow.kind === 'thin') { const t = thinAirfoil(flow.slope); return { polars: reynolds.map((re) => modelPolar(model, re)), zeroLift: t.zeroLift, moment: t.moment }; }
-  if (reynolds.every((re) => re >= LEAST_COUPLED) && flow.addedDrag === 0) return polarSet(flow.contour, reynolds, modelOptions(model, options));
-  return { polars: reynolds.map((re) => modelPolar(model, re, options)).filter((p) => p.attachedCl.length > 1), ...freeMoments(solveInviscid(flow.contour)) };
+  if (flow.kind === 'thin') {
+    const t = thinAirfoil(flow.slope);
+    return { polars: reynolds.map((re) => modelPolar(model, re)), zeroLift: t.zeroLift, moment: t.moment };
+  }
+  if (reynolds.every((re) => re >= LEAST_COUPLED) && flow.addedDrag === 0)
+    return polarSet(flow.contour, reynolds, modelOptions(model, options));
+  return {
+    polars: reynolds.map((re) => modelPolar(model, re, options)).filter((p) => p.attachedCl.length > 1),
+    ...freeMoments(solveInviscid(flow.contour)),
+  };
 }
 
 /** The drawing with building errors put in; thin shapes take the camber error on their line. */
 export function warpedModel(model: SectionModel, e: BuildErrors): SectionModel {
   const outline = warped(model.outline, e);
-  if (model.flow.kind === 'thin') { const { slope, thickness } = model.flow; return { outline, flow: { kind: 'thin', slope: (x) => slope(x) + 4 * e.camber * (1 - 2 * x), thickness: thickness * (1 + e.thickness) } }; }
+  if (model.flow.kind === 'thin') {
+    const { slope, thickness } = model.flow;
+    return {
+      outline,
+      flow: {
+        kind: 'thin',
+        slope: (x) => slope(x) + 4 * e.camber * (1 - 2 * x),
+        thickness: thickness * (1 + e.thickness),
+      },
+    };
+  }
   return { outline, flow: { ...model.flow, contour: warped(model.flow.contour, e) } };
 }
 
-export interface AnalysedPoint { alpha: number; converged: boolean; point: FlowPoint | null }
+export interface AnalysedPoint {
+  alpha: number;
+  converged: boolean;
+  point: FlowPoint | null;
+}
 export interface Analysis {
   readonly points: readonly AnalysedPoint[];
   readonly clMax: number | null;
@@ -147,22 +258,54 @@ export interface Analysis {
  * A shape at given angles, and its largest lift; the latter is walked to when the angles do not reach it.
  * @param alphas [rad]
  */
-export function analyseModel(model: SectionModel, reynolds: number, alphas: readonly number[], options: Partial<PolarOptions> = {}, hooks: SweepHooks = {}): Analysis {
+export function analyseModel(
+  model: SectionModel,
+  reynolds: number,
+  alphas: readonly number[],
+  options: Partial<PolarOptions> = {},
+  hooks: SweepHooks = {},
+): Analysis {
   const { flow } = model;
   const sorted = [...alphas].sort((a, b) => a - b);
   if (flow.kind === 'thin' || reynolds < LEAST_COUPLED) {
     const slope = flow.kind === 'thin' ? flow.slope : contourSlope(flow.contour);
-    const p = platePolar(slope, flow.kind === 'thin' ? flow.thickness : contourFacts(flow.contour).thickness, reynolds, sorted);
-    return { points: p.points.map((q) => ({ alpha: q.alpha, converged: true, point: q })), clMax: p.clMax, alphaClMax: p.alphaStall, confidence: 'low', warnings: p.warnings };
+    const p = platePolar(
+      slope,
+      flow.kind === 'thin' ? flow.thickness : contourFacts(flow.contour).thickness,
+      reynolds,
+      sorted,
+    );
+    return {
+      points: p.points.map((q) => ({ alpha: q.alpha, converged: true, point: q })),
+      clMax: p.clMax,
+      alphaClMax: p.alphaStall,
+      confidence: 'low',
+      warnings: p.warnings,
+    };
   }
   const o = modelOptions(model, options);
   const prep = prepareContour(flow.contour);
-  const points = analyseAngles(prep, reynolds, sorted, o, hooks).map(({ alpha, point }) => ({ alpha, converged: point !== null, point: point && { ...point, cd: point.cd + flow.addedDrag } }));
+  const points = analyseAngles(prep, reynolds, sorted, o, hooks).map(({ alpha, point }) => ({
+    alpha,
+    converged: point !== null,
+    point: point && { ...point, cd: point.cd + flow.addedDrag },
+  }));
   const found = largestLift(points.flatMap((p) => (p.point ? [p.point] : [])));
   const missed = points.filter((p) => !p.converged).length;
-  const warnings = [...(flow.note ? [flow.note] : []), ...(missed > 0 ? [`${missed} of ${points.length} angles did not settle.`] : [])];
-  const top = found?.inside ? { cl: found.cl, alpha: found.alpha } : topOf(polarOf(flow.contour, reynolds, o, prep));
-  return { points, clMax: top?.cl ?? null, alphaClMax: top?.alpha ?? null, confidence: flow.note ? 'low' : reynolds < 6e4 || missed > points.length / 6 ? 'fair' : 'good', warnings };
+  const warnings = [
+    ...(flow.note ? [flow.note] : []),
+    ...(missed > 0 ? [`${missed} of ${points.length} angles did not settle.`] : []),
+  ];
+  const top = found?.inside
+    ? { cl: found.cl, alpha: found.alpha }
+    : topOf(polarOf(flow.contour, reynolds, o, prep));
+  return {
+    points,
+    clMax: top?.cl ?? null,
+    alphaClMax: top?.alpha ?? null,
+    confidence: flow.note ? 'low' : reynolds < 6e4 || missed > points.length / 6 ? 'fair' : 'good',
+    warnings,
+  };
 }
 
 function topOf(p: Polar): { cl: number; alpha: number } | null {

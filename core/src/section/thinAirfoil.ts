@@ -12,9 +12,13 @@ export interface ThinAirfoil {
 /** @param slope dz/dx of the camber line at x / c in 0 to 1 */
 export function thinAirfoil(slope: (x: number) => number): ThinAirfoil {
   const N = 720;
-  let a0 = 0, a1 = 0, a2 = 0, zero = 0;
+  let a0 = 0,
+    a1 = 0,
+    a2 = 0,
+    zero = 0;
   for (let i = 0; i < N; i++) {
-    const th = (Math.PI * (i + 0.5)) / N, dz = slope(0.5 * (1 - Math.cos(th)));
+    const th = (Math.PI * (i + 0.5)) / N,
+      dz = slope(0.5 * (1 - Math.cos(th)));
     a0 += dz / N;
     a1 += (2 * dz * Math.cos(th)) / N;
     a2 += (2 * dz * Math.cos(2 * th)) / N;

@@ -16,7 +16,13 @@ const KINDS: Record<'elevator' | 'flap' | 'aileron' | 'rudder', readonly Control
 };
 
 function mixOf(surfaces: readonly Surface[], stick: keyof typeof KINDS, weight: (s: Surface) => number): Mix {
-  return new Map(surfaces.flatMap((s) => s.controls.filter((c) => KINDS[stick].includes(c.kind)).map((c) => [`${s.id}.${c.id}`, weight(s)] as const)));
+  return new Map(
+    surfaces.flatMap((s) =>
+      s.controls
+        .filter((c) => KINDS[stick].includes(c.kind))
+        .map((c) => [`${s.id}.${c.id}`, weight(s)] as const),
+    ),
+  );
 }
 
 /** Elevator: positive pitches the nose down, so that a foreplane's goes up. Flap: positive down. */
@@ -27,6 +33,11 @@ export function symmetricMix(surfaces: readonly Surface[], stick: 'elevator' | '
 /** Aileron: positive rolls right. Rudder: positive yaws right. Ahead of the CG a rudder works the other way. */
 export function antisymmetricMix(surfaces: readonly Surface[], stick: 'aileron' | 'rudder'): Mix {
   const wing = surfaces.find((s) => s.role === 'wing');
-  const ahead = (s: Surface) => stick === 'rudder' && wing !== undefined && s.x + s.stations[0].chord < wing.x;
-  return mixOf(surfaces.filter((s) => stick === 'rudder' || isMirrored(s)), stick, (s) => (ahead(s) ? -1 : 1));
+  const ahead = (s: Surface) =>
+    stick === 'rudder' && wing !== undefined && s.x + s.stations[0].chord < wing.x;
+  return mixOf(
+    surfaces.filter((s) => stick === 'rudder' || isMirrored(s)),
+    stick,
+    (s) => (ahead(s) ? -1 : 1),
+  );
 }

@@ -9,12 +9,16 @@ import type { Strip } from './panels';
 
 /** Angle of attack worth one rad of flap, for a flap of this share of the chord (0 to 1). 1 for an all-moving surface. */
 export function flapAuthority(share: number): number {
-  if (!(share >= 0 && share <= 1)) throw new DomainError('out-of-range', 'flap share lies between 0 and 1', { share });
+  if (!(share >= 0 && share <= 1))
+    throw new DomainError('out-of-range', 'flap share lies between 0 and 1', { share });
   const t = Math.acos(2 * share - 1);
   return 1 - (t - Math.sin(t)) / Math.PI;
 }
 
-export interface HingeSlopes { /** dCh/dalpha, per rad */ alpha: number; /** dCh/ddelta, per rad */ flap: number }
+export interface HingeSlopes {
+  /** dCh/dalpha, per rad */ alpha: number;
+  /** dCh/ddelta, per rad */ flap: number;
+}
 
 const POINTS = 4000;
 
@@ -24,13 +28,19 @@ const POINTS = 4000;
  * Viscous sections give about 0.6 to 0.8 of it (common practice).
  */
 export function hingeSlopes(share: number): HingeSlopes {
-  if (!(share > 0 && share <= 1)) throw new DomainError('out-of-range', 'flap share lies above 0, up to 1', { share });
-  const hinge = 1 - share, th = Math.acos(1 - 2 * hinge);
-  let a = 0, f = 0;
+  if (!(share > 0 && share <= 1))
+    throw new DomainError('out-of-range', 'flap share lies above 0, up to 1', { share });
+  const hinge = 1 - share,
+    th = Math.acos(1 - 2 * hinge);
+  let a = 0,
+    f = 0;
   // theta from the hinge to the trailing edge, x = (1 - cos theta) / 2
   for (let i = 0; i < POINTS; i++) {
-    const t = th + ((Math.PI - th) * (i + 0.5)) / POINTS, dt = (Math.PI - th) / POINTS;
-    const x = 0.5 * (1 - Math.cos(t)), dx = 0.5 * Math.sin(t) * dt, arm = x - hinge;
+    const t = th + ((Math.PI - th) * (i + 0.5)) / POINTS,
+      dt = (Math.PI - th) / POINTS;
+    const x = 0.5 * (1 - Math.cos(t)),
+      dx = 0.5 * Math.sin(t) * dt,
+      arm = x - hinge;
     const cot = (1 + Math.cos(t)) / Math.sin(t);
     a += 4 * cot * arm * dx;
     // A0 = 1 - th/pi; sum of sin(n th) sin(n t) / n = half the log of sin((t + th)/2) / |sin((t - th)/2)|
@@ -41,15 +51,25 @@ export function hingeSlopes(share: number): HingeSlopes {
 }
 
 /** Angle that controls add to a strip on either side [rad]. */
-export function flapEffect(surfaces: readonly Surface[], strip: Strip, m: { elevator?: number; flap?: number; aileron?: number; rudder?: number }): { right: number; left: number } {
+export function flapEffect(
+  surfaces: readonly Surface[],
+  strip: Strip,
+  m: { elevator?: number; flap?: number; aileron?: number; rudder?: number },
+): { right: number; left: number } {
   const surface = surfaces.find((s) => s.id === strip.surface)!;
   const eta = strip.y / surface.stations[surface.stations.length - 1].y;
-  let right = 0, left = 0;
+  let right = 0,
+    left = 0;
   for (const c of surface.controls) {
     if (eta < c.from || eta > c.to) continue;
-    const key = `${surface.id}.${c.id}`, tau = flapAuthority(c.chordFraction);
-    const even = (symmetricMix(surfaces, 'elevator').get(key) ?? 0) * (m.elevator ?? 0) + (symmetricMix(surfaces, 'flap').get(key) ?? 0) * (m.flap ?? 0);
-    const odd = -(antisymmetricMix(surfaces, 'aileron').get(key) ?? 0) * (m.aileron ?? 0) + (antisymmetricMix(surfaces, 'rudder').get(key) ?? 0) * (m.rudder ?? 0);
+    const key = `${surface.id}.${c.id}`,
+      tau = flapAuthority(c.chordFraction);
+    const even =
+      (symmetricMix(surfaces, 'elevator').get(key) ?? 0) * (m.elevator ?? 0) +
+      (symmetricMix(surfaces, 'flap').get(key) ?? 0) * (m.flap ?? 0);
+    const odd =
+      -(antisymmetricMix(surfaces, 'aileron').get(key) ?? 0) * (m.aileron ?? 0) +
+      (antisymmetricMix(surfaces, 'rudder').get(key) ?? 0) * (m.rudder ?? 0);
     right += tau * (even + odd);
     left += tau * (even - odd);
   }

@@ -17,7 +17,15 @@ export { flapAuthority, flapEffect, hingeSlopes } from './hinge';
 export type { HingeSlopes } from './hinge';
 export { allBodies, bodyFacts, bodyMomentSlope, bodySlopes, munkFactor } from './bodyMoment';
 export type { BodyFacts } from './bodyMoment';
-export { linearAero, momentAbout, solveTrim, stripLift, findLiftLimit, sectionLimits, surfaceDrag } from './trim';
+export {
+  linearAero,
+  momentAbout,
+  solveTrim,
+  stripLift,
+  findLiftLimit,
+  sectionLimits,
+  surfaceDrag,
+} from './trim';
 export type { LinearAero, LiftLimit, TrimState } from './trim';
 export { sweepStall } from './stallSweep';
 export type { StallSweep, SurfaceStall, SweepCase } from './stallSweep';

@@ -45,7 +45,14 @@ export interface LatticeSolution {
   readonly shape: Float64Array;
   readonly alpha: Float64Array;
   readonly elevator: Float64Array;
-  readonly coefficients: { cl0: number; clAlpha: number; clElevator: number; cm0: number; cmAlpha: number; cmElevator: number };
+  readonly coefficients: {
+    cl0: number;
+    clAlpha: number;
+    clElevator: number;
+    cm0: number;
+    cmAlpha: number;
+    cmElevator: number;
+  };
   /** what the elevator column moves: a hinged or mixed control, the whole stabiliser, or nothing */
   readonly pitchControl: 'control' | 'incidence' | 'none';
   /** Trefftz-plane drag: cdi = sum over pairs of w_ij g_i g_j, g strengths [m] */
@@ -53,16 +60,25 @@ export interface LatticeSolution {
   readonly model: LatticeModel;
 }
 
-interface Systems { symmetric: Float64Array; antisymmetric: Float64Array; symmetricWash: Float64Array[]; antisymmetricWash: Float64Array[] }
+interface Systems {
+  symmetric: Float64Array;
+  antisymmetric: Float64Array;
+  symmetricWash: Float64Array[];
+  antisymmetricWash: Float64Array[];
+}
 
 /** Influence of all panels on all control points, and on all bound vortices, both flows at once. */
 function influences(panels: readonly Panel[], pairs: number, ground: number | null): Systems {
   const n = panels.length;
-  const symmetric = new Float64Array(pairs * pairs), antisymmetric = new Float64Array(n * n);
-  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)), antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
-  const near = new Float64Array(3), far = new Float64Array(3);
+  const symmetric = new Float64Array(pairs * pairs),
+    antisymmetric = new Float64Array(n * n);
+  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
+    antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
+  const near = new Float64Array(3),
+    far = new Float64Array(3);
   const both = (p: Panel, q: Panel, x: number, y: number, z: number) => {
-    near.fill(0); far.fill(0);
+    near.fill(0);
+    far.fill(0);
     const core2 = p.surface === q.surface ? 0 : (0.35 * ((q.yb - q.ya) * q.nz - (q.zb - q.za) * q.ny)) ** 2;
     addHorseshoe(near, 1, core2, x, y, z, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
     if (q.mirrored) addHorseshoe(far, 1, core2, x, y, z, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
@@ -73,11 +89,14 @@ function influences(panels: readonly Panel[], pairs: number, ground: number | nu
   };
   for (let i = 0; i < n; i++) {
     const p = panels[i];
-    const xm = 0.5 * (p.xa + p.xb), ym = 0.5 * (p.ya + p.yb), zm = 0.5 * (p.za + p.zb);
+    const xm = 0.5 * (p.xa + p.xb),
+      ym = 0.5 * (p.ya + p.yb),
+      zm = 0.5 * (p.za + p.zb);
     for (let j = 0; j < n; j++) {
       const q = panels[j];
       both(p, q, p.xc, p.yc, p.zc);
-      const a = near[1] * p.ny + near[2] * p.nz, b = far[1] * p.ny + far[2] * p.nz;
+      const a = near[1] * p.ny + near[2] * p.nz,
+        b = far[1] * p.ny + far[2] * p.nz;
       if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
       antisymmetric[i * n + j] = a - b;
       both(p, q, xm, ym, zm);
@@ -93,10 +112,15 @@ function influences(panels: readonly Panel[], pairs: number, ground: number | nu
 function solver(a: Float64Array, n: number): (wash: Float64Array) => Float64Array {
   if (n === 0) return () => new Float64Array(0);
   const order = luInPlace(a, n);
-  return (wash) => { const g = wash.map((w) => -w); luSolveInPlace(a, order, g); return g; };
+  return (wash) => {
+    const g = wash.map((w) => -w);
+    luSolveInPlace(a, order, g);
+    return g;
+  };
 }
 
-const hinged = (p: Panel, mix: Mix): number => p.hinge.reduce((s, h) => s + h.share * (mix.get(h.control) ?? 0), 0);
+const hinged = (p: Panel, mix: Mix): number =>
+  p.hinge.reduce((s, h) => s + h.share * (mix.get(h.control) ?? 0), 0);
 
 /**
  * Solves the lattice of a design.
@@ -104,30 +128,48 @@ const hinged = (p: Panel, mix: Mix): number => p.hinge.reduce((s, h) => s + h.sh
  * @param ground height of the design's z = 0 above the ground [m]; null in free air
  * @throws DomainError `singular` when two surfaces lie in each other
  */
-export function solveLattice(design: Pick<Design, 'surfaces'>, contours: ReadonlyMap<string, Contour>, refine = 1, ground: number | null = null): LatticeSolution {
+export function solveLattice(
+  design: Pick<Design, 'surfaces'>,
+  contours: ReadonlyMap<string, Contour>,
+  refine = 1,
+  ground: number | null = null,
+): LatticeSolution {
   const grid = gridOf(design.surfaces, contours, refine);
   const panels = [...grid.panels.filter((p) => p.mirrored), ...grid.panels.filter((p) => !p.mirrored)];
-  const pairs = panels.findIndex((p) => !p.mirrored) < 0 ? panels.length : panels.findIndex((p) => !p.mirrored);
+  const pairs =
+    panels.findIndex((p) => !p.mirrored) < 0 ? panels.length : panels.findIndex((p) => !p.mirrored);
   const { strips } = grid;
   const main = design.surfaces.find((s) => s.role === 'wing');
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
   const wing = planformOf(main);
   const refX = wing.macX + 0.25 * wing.mac;
   const sys = influences(panels, pairs, ground);
-  const solveSymmetric = solver(sys.symmetric, pairs), solveAntisymmetric = solver(sys.antisymmetric, panels.length);
-  const elevatorMix = symmetricMix(design.surfaces, 'elevator'), flapMix = symmetricMix(design.surfaces, 'flap');
-  const aileronMix = antisymmetricMix(design.surfaces, 'aileron'), rudderMix = antisymmetricMix(design.surfaces, 'rudder');
-  const stabiliser = elevatorMix.size === 0 ? design.surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
+  const solveSymmetric = solver(sys.symmetric, pairs),
+    solveAntisymmetric = solver(sys.antisymmetric, panels.length);
+  const elevatorMix = symmetricMix(design.surfaces, 'elevator'),
+    flapMix = symmetricMix(design.surfaces, 'flap');
+  const aileronMix = antisymmetricMix(design.surfaces, 'aileron'),
+    rudderMix = antisymmetricMix(design.surfaces, 'rudder');
+  const stabiliser =
+    elevatorMix.size === 0 ? design.surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
   const lead = stabiliser >= 0 && design.surfaces[stabiliser].role === 'canard' ? -1 : 1;
-  const sym = (f: (p: Panel) => number) => solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
+  const sym = (f: (p: Panel) => number) =>
+    solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
   const anti = (f: (p: Panel) => number) => solveAntisymmetric(Float64Array.from(panels, f));
   const model: LatticeModel = {
-    panels, pairs, symmetricWash: sys.symmetricWash, antisymmetricWash: sys.antisymmetricWash, solveSymmetric, solveAntisymmetric,
+    panels,
+    pairs,
+    symmetricWash: sys.symmetricWash,
+    antisymmetricWash: sys.antisymmetricWash,
+    solveSymmetric,
+    solveAntisymmetric,
     symmetric: {
       shape: sym((p) => p.slope),
       alpha: sym((p) => p.nz),
       q: sym((p) => (p.xc - refX) * p.nz),
-      elevator: sym((p) => (stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix))),
+      elevator: sym((p) =>
+        stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix),
+      ),
       flap: sym((p) => hinged(p, flapMix)),
       // both ailerons down together: what a differential adds to a stroke
       droop: sym((p) => hinged(p, aileronMix)),
@@ -143,9 +185,11 @@ export function solveLattice(design: Pick<Design, 'surfaces'>, contours: Readonl
   };
   const sums = (['shape', 'alpha', 'elevator'] as const).map((k) => {
     const g = model.symmetric[k];
-    let cl = 0, cm = 0;
+    let cl = 0,
+      cm = 0;
     for (let i = 0; i < pairs; i++) {
-      const p = panels[i], lift = (4 * g[i] * (p.yb - p.ya)) / wing.area;
+      const p = panels[i],
+        lift = (4 * g[i] * (p.yb - p.ya)) / wing.area;
       cl += lift;
       cm -= (lift * (0.5 * (p.xa + p.xb) - refX)) / wing.mac;
     }
@@ -153,9 +197,22 @@ export function solveLattice(design: Pick<Design, 'surfaces'>, contours: Readonl
   });
   const [s0, sa, se] = sums;
   return {
-    strips, refArea: wing.area, refChord: wing.mac, refSpan: wing.span, refX,
-    shape: s0.strip, alpha: sa.strip, elevator: se.strip,
-    coefficients: { cl0: s0.cl, clAlpha: sa.cl, clElevator: se.cl, cm0: s0.cm, cmAlpha: sa.cm, cmElevator: se.cm },
+    strips,
+    refArea: wing.area,
+    refChord: wing.mac,
+    refSpan: wing.span,
+    refX,
+    shape: s0.strip,
+    alpha: sa.strip,
+    elevator: se.strip,
+    coefficients: {
+      cl0: s0.cl,
+      clAlpha: sa.cl,
+      clElevator: se.cl,
+      cm0: s0.cm,
+      cmAlpha: sa.cm,
+      cmElevator: se.cm,
+    },
     pitchControl: elevatorMix.size > 0 ? 'control' : stabiliser >= 0 ? 'incidence' : 'none',
     wake: trefftz(strips, wing.area, ground),
     model,

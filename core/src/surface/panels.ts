@@ -21,16 +21,26 @@ export interface Strip {
   z: number;
   section: string;
   /** built-in angle incl. incidence [rad] */ angle: number;
-  /** across the strip, from its inner to its outer edge, in the plane x = 0 [m] */ dy: number; dz: number;
-  /** inner edge at the quarter chord in the plane x = 0 [m] */ y0: number; z0: number;
+  /** across the strip, from its inner to its outer edge, in the plane x = 0 [m] */ dy: number;
+  dz: number;
+  /** inner edge at the quarter chord in the plane x = 0 [m] */ y0: number;
+  z0: number;
   mirrored: boolean;
 }
 
 /** One panel: bound vortex a to b on the quarter line, control point c at three quarters, unit normal n. */
 export interface Panel {
-  xa: number; ya: number; za: number; xb: number; yb: number; zb: number;
-  xc: number; yc: number; zc: number;
-  ny: number; nz: number;
+  xa: number;
+  ya: number;
+  za: number;
+  xb: number;
+  yb: number;
+  zb: number;
+  xc: number;
+  yc: number;
+  zc: number;
+  ny: number;
+  nz: number;
   /** built-in angle less camber slope [rad] */ slope: number;
   /** share of the panel behind the hinge, by control id */ hinge: { control: string; share: number }[];
   strip: number;
@@ -38,7 +48,10 @@ export interface Panel {
   mirrored: boolean;
 }
 
-export interface Grid { panels: Panel[]; strips: Strip[] }
+export interface Grid {
+  panels: Panel[];
+  strips: Strip[];
+}
 
 /** Does a surface stand on both sides? */
 export function isMirrored(surface: Pick<Surface, 'role' | 'mirror'>): boolean {
@@ -46,9 +59,14 @@ export function isMirrored(surface: Pick<Surface, 'role' | 'mirror'>): boolean {
 }
 
 /** Leading edge of a station in design axes, right side. */
-export function placeOf(surface: Surface, st: Pick<Station, 'x' | 'y' | 'z'>): { x: number; y: number; z: number } {
+export function placeOf(
+  surface: Surface,
+  st: Pick<Station, 'x' | 'y' | 'z'>,
+): { x: number; y: number; z: number } {
   const y0 = surface.y ?? 0;
-  return surface.role === 'fin' ? { x: surface.x + st.x, y: y0 + st.z, z: surface.z + st.y } : { x: surface.x + st.x, y: y0 + st.y, z: surface.z + st.z };
+  return surface.role === 'fin'
+    ? { x: surface.x + st.x, y: y0 + st.z, z: surface.z + st.y }
+    : { x: surface.x + st.x, y: y0 + st.y, z: surface.z + st.z };
 }
 
 /** Strips per half surface and rows along the chord. Compared: doubling both moves CL slope by under 1 %, the neutral point by under 0.5 % of the chord. */
@@ -58,38 +76,91 @@ const CHORD_ROWS = { wing: 4, tail: 3, canard: 3, fin: 3 } as const;
 /** Edges of the strips, 0 to 1: by the cosine towards the tip, so that loading is met where it falls. */
 function edgesOf(surface: Surface, n: number): (k: number) => number {
   // a fin or a side plate that ends free at both ends would need both sides fine; tips up suffice for fins on a body
-  return surface.role === 'fin' && isMirrored(surface) ? (k) => 0.5 * (1 - Math.cos((Math.PI * k) / n)) : (k) => Math.sin((0.5 * Math.PI * k) / n);
+  return surface.role === 'fin' && isMirrored(surface)
+    ? (k) => 0.5 * (1 - Math.cos((Math.PI * k) / n))
+    : (k) => Math.sin((0.5 * Math.PI * k) / n);
 }
 
 /** @param refine multiplies strips and rows (1 for work, 2 or 3 for convergence checks) */
-export function gridOf(surfaces: readonly Surface[], contours: ReadonlyMap<string, Contour>, refine = 1): Grid {
-  const panels: Panel[] = [], strips: Strip[] = [];
+export function gridOf(
+  surfaces: readonly Surface[],
+  contours: ReadonlyMap<string, Contour>,
+  refine = 1,
+): Grid {
+  const panels: Panel[] = [],
+    strips: Strip[] = [];
   surfaces.forEach((surface, si) => {
-    const big = surface.role !== 'wing' && surface.role !== 'fin' && spanOf(surface) > 0.6 * spanOf(surfaces.find((s) => s.role === 'wing') ?? surface);
-    const n = (big ? SPAN_STRIPS.wing : SPAN_STRIPS[surface.role]) * refine, rows = CHORD_ROWS[surface.role] * refine;
-    const half = spanOf(surface), edge = edgesOf(surface, n), mirrored = isMirrored(surface);
+    const big =
+      surface.role !== 'wing' &&
+      surface.role !== 'fin' &&
+      spanOf(surface) > 0.6 * spanOf(surfaces.find((s) => s.role === 'wing') ?? surface);
+    const n = (big ? SPAN_STRIPS.wing : SPAN_STRIPS[surface.role]) * refine,
+      rows = CHORD_ROWS[surface.role] * refine;
+    const half = spanOf(surface),
+      edge = edgesOf(surface, n),
+      mirrored = isMirrored(surface);
     for (let j = 0; j < n; j++) {
-      const inner = half * edge(j), outer = half * edge(j + 1), mid = half * edge(j + 0.5);
-      const sa = stationAt(surface, inner), sb = stationAt(surface, outer), sm = stationAt(surface, mid);
-      const a = placeOf(surface, sa), b = placeOf(surface, sb), m = placeOf(surface, sm);
-      const dy = b.y - a.y, dz = b.z - a.z, len = Math.sqrt(dy * dy + dz * dz);
+      const inner = half * edge(j),
+        outer = half * edge(j + 1),
+        mid = half * edge(j + 0.5);
+      const sa = stationAt(surface, inner),
+        sb = stationAt(surface, outer),
+        sm = stationAt(surface, mid);
+      const a = placeOf(surface, sa),
+        b = placeOf(surface, sb),
+        m = placeOf(surface, sm);
+      const dy = b.y - a.y,
+        dz = b.z - a.z,
+        len = Math.sqrt(dy * dy + dz * dz);
       const contour = contours.get(sm.section);
       const eta = mid / half;
-      strips.push({ surface: surface.id, role: surface.role, y: mid, inner, width: outer - inner, chord: sm.chord, xQuarter: m.x + 0.25 * sm.chord, yQuarter: m.y, z: m.z, section: sm.section, angle: sm.twist + surface.incidence, dy, dz, y0: a.y, z0: a.z, mirrored });
+      strips.push({
+        surface: surface.id,
+        role: surface.role,
+        y: mid,
+        inner,
+        width: outer - inner,
+        chord: sm.chord,
+        xQuarter: m.x + 0.25 * sm.chord,
+        yQuarter: m.y,
+        z: m.z,
+        section: sm.section,
+        angle: sm.twist + surface.incidence,
+        dy,
+        dz,
+        y0: a.y,
+        z0: a.z,
+        mirrored,
+      });
       for (let i = 0; i < rows; i++) {
-        const fq = (i + 0.25) / rows, fc = (i + 0.75) / rows, lo = i / rows, hi = (i + 1) / rows;
-        const x1 = Math.max(0, fc - 0.01), x2 = Math.min(1, fc + 0.01);
+        const fq = (i + 0.25) / rows,
+          fc = (i + 0.75) / rows,
+          lo = i / rows,
+          hi = (i + 1) / rows;
+        const x1 = Math.max(0, fc - 0.01),
+          x2 = Math.min(1, fc + 0.01);
         const camber = contour ? (camberAt(contour, x2) - camberAt(contour, x1)) / (x2 - x1) : 0;
         panels.push({
-          xa: a.x + fq * sa.chord, ya: a.y, za: a.z, xb: b.x + fq * sb.chord, yb: b.y, zb: b.z,
-          xc: m.x + fc * sm.chord, yc: m.y, zc: m.z, ny: -dz / len, nz: dy / len,
+          xa: a.x + fq * sa.chord,
+          ya: a.y,
+          za: a.z,
+          xb: b.x + fq * sb.chord,
+          yb: b.y,
+          zb: b.z,
+          xc: m.x + fc * sm.chord,
+          yc: m.y,
+          zc: m.z,
+          ny: -dz / len,
+          nz: dy / len,
           slope: sm.twist + surface.incidence - camber,
           hinge: surface.controls.flatMap((c) => {
             if (eta < c.from || eta > c.to) return [];
             const share = Math.max(0, Math.min(1, (hi - Math.max(lo, 1 - c.chordFraction)) / (hi - lo)));
             return share > 0 ? [{ control: `${surface.id}.${c.id}`, share }] : [];
           }),
-          strip: strips.length - 1, surface: si, mirrored,
+          strip: strips.length - 1,
+          surface: si,
+          mirrored,
         });
       }
     }
@@ -97,4 +168,6 @@ export function gridOf(surfaces: readonly Surface[], contours: ReadonlyMap<strin
   return { panels, strips };
 }
 
-function spanOf(s: Surface): number { return s.stations[s.stations.length - 1].y; }
+function spanOf(s: Surface): number {
+  return s.stations[s.stations.length - 1].y;
+}

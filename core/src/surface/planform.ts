@@ -15,7 +15,14 @@ export interface Planform {
 /** Linear blend of two stations at fraction t. */
 export function blendStations(a: Station, b: Station, t: number): Station {
   const mix = (p: number, q: number) => p + t * (q - p);
-  return { y: mix(a.y, b.y), x: mix(a.x, b.x), z: mix(a.z, b.z), chord: mix(a.chord, b.chord), twist: mix(a.twist, b.twist), section: t < 0.5 ? a.section : b.section };
+  return {
+    y: mix(a.y, b.y),
+    x: mix(a.x, b.x),
+    z: mix(a.z, b.z),
+    chord: mix(a.chord, b.chord),
+    twist: mix(a.twist, b.twist),
+    section: t < 0.5 ? a.section : b.section,
+  };
 }
 
 /** The surface's state at span distance y from the root [m]; ends are held. */
@@ -30,7 +37,11 @@ export function stationAt(surface: Surface, y: number): Station {
 /** Planform of a surface. Exact for straight-sided panels (Simpson's rule on each). */
 export function planformOf(surface: Surface): Planform {
   const s = surface.stations;
-  let half = 0, cc = 0, cx = 0, cy = 0, cz = 0;
+  let half = 0,
+    cc = 0,
+    cx = 0,
+    cy = 0,
+    cz = 0;
   for (let i = 0; i < s.length - 1; i++) {
     const mid = blendStations(s[i], s[i + 1], 0.5);
     const h = (s[i + 1].y - s[i].y) / 6;
@@ -41,7 +52,9 @@ export function planformOf(surface: Surface): Planform {
       cy += h * w * st.chord * st.y;
       cz += h * w * st.chord * st.z;
     };
-    add(s[i], 1); add(mid, 4); add(s[i + 1], 1);
+    add(s[i], 1);
+    add(mid, 4);
+    add(s[i + 1], 1);
   }
   const sides = (surface.mirror ?? surface.role !== 'fin') ? 2 : 1;
   const root = surface.y ?? 0;
@@ -49,7 +62,9 @@ export function planformOf(surface: Surface): Planform {
   const span = surface.role === 'fin' ? s[s.length - 1].y - s[0].y : 2 * (root + s[s.length - 1].y);
   const area = sides * half;
   return {
-    area, span, aspectRatio: (span * span) / area,
+    area,
+    span,
+    aspectRatio: (span * span) / area,
     mac: cc / half,
     macX: surface.x + cx / half,
     macY: root + (surface.role === 'fin' ? cz : cy) / half,
@@ -59,9 +74,18 @@ export function planformOf(surface: Surface): Planform {
 }
 
 /** Tail volume with the arm between quarter chords (the tool's own definition) and the same by leading edges. */
-export function tailVolume(wing: Planform, tail: Planform, vertical: boolean): { volume: number; arm: number; volumeByLeadingEdge: number; armByLeadingEdge: number } {
+export function tailVolume(
+  wing: Planform,
+  tail: Planform,
+  vertical: boolean,
+): { volume: number; arm: number; volumeByLeadingEdge: number; armByLeadingEdge: number } {
   const arm = tail.macX + 0.25 * tail.mac - (wing.macX + 0.25 * wing.mac);
   const byLe = tail.macX - wing.macX;
   const ref = wing.area * (vertical ? wing.span : wing.mac);
-  return { arm, volume: (tail.area * arm) / ref, armByLeadingEdge: byLe, volumeByLeadingEdge: (tail.area * byLe) / ref };
+  return {
+    arm,
+    volume: (tail.area * arm) / ref,
+    armByLeadingEdge: byLe,
+    volumeByLeadingEdge: (tail.area * byLe) / ref,
+  };
 }

@@ -4,12 +4,37 @@ import { bitternDocument } from '../demo';
 import type { Design, Surface } from '../design';
 import { naca4, polarSet } from '../section';
 import {
-  antisymmetricMix, coupleStrips, derivativesOf, downwashSlope, flapEffect, forcesOf, gridOf, inducedDrag, isMirrored, leastWashout, liftShares, liftTable,
-  linearAero, placeOf, planformOf, sectionLimits, solveCoupled, solveLattice, stripSections, strengths, sweepStall, symmetricMix, tableAt, tipSections,
+  antisymmetricMix,
+  coupleStrips,
+  derivativesOf,
+  downwashSlope,
+  flapEffect,
+  forcesOf,
+  gridOf,
+  inducedDrag,
+  isMirrored,
+  leastWashout,
+  liftShares,
+  liftTable,
+  linearAero,
+  placeOf,
+  planformOf,
+  sectionLimits,
+  solveCoupled,
+  solveLattice,
+  stripSections,
+  strengths,
+  sweepStall,
+  symmetricMix,
+  tableAt,
+  tipSections,
 } from './index';
 
 const { design } = bitternDocument();
-const contours = new Map([['wing-section', naca4('4412')], ['tail-section', naca4('0009')]]);
+const contours = new Map([
+  ['wing-section', naca4('4412')],
+  ['tail-section', naca4('0009')],
+]);
 const polars = new Map([...contours].map(([id, c]) => [id, polarSet(c, [8e4, 3e5])]));
 const sol = solveLattice(design, contours);
 const aero = linearAero(sol, 0, 0);
@@ -17,20 +42,26 @@ const coupled = coupleStrips(sol);
 const reynolds = (chord: number) => 7e5 * chord;
 const sections = stripSections(coupled, polars, reynolds);
 const none = { pitch: 0, yaw: 0, side: 0 };
-const with_ = (change: (s: Surface) => Surface): Design => ({ ...design, surfaces: design.surfaces.map(change) });
+const with_ = (change: (s: Surface) => Surface): Design => ({
+  ...design,
+  surfaces: design.surfaces.map(change),
+});
 
 describe('panels', () => {
   const grid = gridOf(design.surfaces, contours);
 
   it('cover each surface once: strip areas sum to half of the plan area, or to all of a fin', () => {
     for (const s of design.surfaces) {
-      const area = grid.strips.filter((q) => q.surface === s.id).reduce((sum, q) => sum + q.width * q.chord, 0);
+      const area = grid.strips
+        .filter((q) => q.surface === s.id)
+        .reduce((sum, q) => sum + q.width * q.chord, 0);
       expect(area / (planformOf(s).area / (isMirrored(s) ? 2 : 1))).toBeCloseTo(1, 2);
     }
   });
 
   it('a fin stands in the middle with its normal to the left, a wing’s points up', () => {
-    const fin = grid.panels.find((p) => !p.mirrored)!, wing = grid.panels[0];
+    const fin = grid.panels.find((p) => !p.mirrored)!,
+      wing = grid.panels[0];
     expect(fin.ny).toBeCloseTo(-1, 9);
     expect(fin.yc).toBe(0);
     expect(wing.nz).toBeGreaterThan(0.99);
@@ -44,7 +75,9 @@ describe('panels', () => {
   });
 
   it('normals of a V-tail lean inward and have unit length', () => {
-    const v = with_((s) => (s.id === 'tail' ? { ...s, stations: s.stations.map((q) => ({ ...q, z: q.y })) } : s));
+    const v = with_((s) =>
+      s.id === 'tail' ? { ...s, stations: s.stations.map((q) => ({ ...q, z: q.y })) } : s,
+    );
     const p = gridOf(v.surfaces, contours).panels.find((q) => v.surfaces[q.surface].id === 'tail')!;
     expect(p.ny).toBeCloseTo(-Math.SQRT1_2, 6);
     expect(p.ny ** 2 + p.nz ** 2).toBeCloseTo(1, 12);
@@ -52,7 +85,9 @@ describe('panels', () => {
 
   it('the hinge falls where the control’s share of the chord begins', () => {
     const elevator = grid.panels.filter((p) => p.hinge.some((h) => h.control === 'tail.elevator'));
-    const behind = grid.strips.map((_, i) => elevator.filter((p) => p.strip === i).reduce((s, p) => s + p.hinge[0].share, 0) / 3).filter((v) => v > 0);
+    const behind = grid.strips
+      .map((_, i) => elevator.filter((p) => p.strip === i).reduce((s, p) => s + p.hinge[0].share, 0) / 3)
+      .filter((v) => v > 0);
     for (const share of behind) expect(share).toBeCloseTo(0.35, 9);
   });
 });
@@ -60,7 +95,13 @@ describe('panels', () => {
 describe('sticks', () => {
   const surfaces = [
     ...design.surfaces,
-    { ...design.surfaces[1], id: 'fore', role: 'canard' as const, x: 0, controls: [{ ...design.surfaces[1].controls[0], id: 'fe' }] },
+    {
+      ...design.surfaces[1],
+      id: 'fore',
+      role: 'canard' as const,
+      x: 0,
+      controls: [{ ...design.surfaces[1].controls[0], id: 'fe' }],
+    },
   ];
 
   it('elevator moves a tail down and a foreplane up for the same nose-down', () => {
@@ -70,10 +111,19 @@ describe('sticks', () => {
   });
 
   it('elevons and ruddervators answer to two sticks, flaps to one', () => {
-    const kinds = (kind: Surface['controls'][number]['kind']) => [{ ...design.surfaces[0], controls: [{ ...design.surfaces[0].controls[0], kind }] }];
-    expect(symmetricMix(kinds('elevon'), 'elevator').size + antisymmetricMix(kinds('elevon'), 'aileron').size).toBe(2);
-    expect(symmetricMix(kinds('ruddervator'), 'elevator').size + antisymmetricMix(kinds('ruddervator'), 'rudder').size).toBe(2);
-    expect(symmetricMix(kinds('flaperon'), 'flap').size + antisymmetricMix(kinds('flaperon'), 'aileron').size).toBe(2);
+    const kinds = (kind: Surface['controls'][number]['kind']) => [
+      { ...design.surfaces[0], controls: [{ ...design.surfaces[0].controls[0], kind }] },
+    ];
+    expect(
+      symmetricMix(kinds('elevon'), 'elevator').size + antisymmetricMix(kinds('elevon'), 'aileron').size,
+    ).toBe(2);
+    expect(
+      symmetricMix(kinds('ruddervator'), 'elevator').size +
+        antisymmetricMix(kinds('ruddervator'), 'rudder').size,
+    ).toBe(2);
+    expect(
+      symmetricMix(kinds('flaperon'), 'flap').size + antisymmetricMix(kinds('flaperon'), 'aileron').size,
+    ).toBe(2);
     expect(symmetricMix(kinds('flap'), 'elevator').size).toBe(0);
   });
 
@@ -88,18 +138,35 @@ describe('sticks', () => {
     expect(d.Cmelevator).toBeLessThan(0);
     expect(d.Claileron).toBeGreaterThan(0);
     expect(d.Cnrudder).toBeGreaterThan(0);
-    const v = with_((s) => (s.id === 'tail' ? { ...s, stations: s.stations.map((q) => ({ ...q, z: 0.8 * q.y })), controls: [{ ...s.controls[0], kind: 'ruddervator' as const }] } : s));
+    const v = with_((s) =>
+      s.id === 'tail'
+        ? {
+            ...s,
+            stations: s.stations.map((q) => ({ ...q, z: 0.8 * q.y })),
+            controls: [{ ...s.controls[0], kind: 'ruddervator' as const }],
+          }
+        : s,
+    );
     const dv = derivativesOf(solveLattice(v, contours), { alpha: 0.05, elevator: 0, x: 0.4, z: 0 }, none);
     expect(dv.Cmelevator).toBeLessThan(0);
     expect(dv.Cnrudder).toBeGreaterThan(0);
-    const plank = { surfaces: [{ ...design.surfaces[0], controls: [{ ...design.surfaces[0].controls[0], kind: 'elevon' as const }] }] };
-    const de = derivativesOf(solveLattice(plank, contours), { alpha: 0.05, elevator: 0, x: 0.34, z: 0 }, none);
+    const plank = {
+      surfaces: [
+        { ...design.surfaces[0], controls: [{ ...design.surfaces[0].controls[0], kind: 'elevon' as const }] },
+      ],
+    };
+    const de = derivativesOf(
+      solveLattice(plank, contours),
+      { alpha: 0.05, elevator: 0, x: 0.34, z: 0 },
+      none,
+    );
     expect(de.Claileron).toBeGreaterThan(0);
     expect(de.Cmelevator).toBeLessThan(0);
   });
 
   it('controls bring their angle to the strips they span, on the right side', () => {
-    const strip = sol.strips.find((s) => s.surface === 'wing' && s.y / 0.8 > 0.7)!, inner = sol.strips[0];
+    const strip = sol.strips.find((s) => s.surface === 'wing' && s.y / 0.8 > 0.7)!,
+      inner = sol.strips[0];
     const f = flapEffect(design.surfaces, strip, { aileron: 0.2 });
     expect(f.right).toBeLessThan(0);
     expect(f.left).toBeCloseTo(-f.right, 12);
@@ -109,7 +176,8 @@ describe('sticks', () => {
 
 describe('forces', () => {
   it('left and right are mirror images: opposite slips give opposite side force, roll and yaw', () => {
-    const a = forcesOf(sol, { alpha: 0.05, beta: 0.05, x: 0.4, z: 0 }), b = forcesOf(sol, { alpha: 0.05, beta: -0.05, x: 0.4, z: 0 });
+    const a = forcesOf(sol, { alpha: 0.05, beta: 0.05, x: 0.4, z: 0 }),
+      b = forcesOf(sol, { alpha: 0.05, beta: -0.05, x: 0.4, z: 0 });
     expect(a.CY).toBeCloseTo(-b.CY, 10);
     expect(a.Cl).toBeCloseTo(-b.Cl, 10);
     expect(a.Cn).toBeCloseTo(-b.Cn, 10);
@@ -117,7 +185,8 @@ describe('forces', () => {
   });
 
   it('pitching about another point is the same motion with a changed angle of attack', () => {
-    const a = strengths(sol, { alpha: 0.05, q: 0.1, x: 0.4, z: 0 }), b = strengths(sol, { alpha: 0.05 + 0.1 * (0.5 - 0.4), q: 0.1, x: 0.5, z: 0 });
+    const a = strengths(sol, { alpha: 0.05, q: 0.1, x: 0.4, z: 0 }),
+      b = strengths(sol, { alpha: 0.05 + 0.1 * (0.5 - 0.4), q: 0.1, x: 0.5, z: 0 });
     a.symmetric.forEach((g, i) => expect(g).toBeCloseTo(b.symmetric[i], 9));
   });
 
@@ -135,12 +204,17 @@ describe('forces', () => {
 
   it('pitch damping needs the tail’s arm squared', () => {
     const at = { alpha: 0.05, elevator: 0, x: 0.4, z: 0 };
-    const far = solveLattice(with_((s) => (s.id === 'tail' ? { ...s, x: s.x + 0.3 } : s)), contours);
+    const far = solveLattice(
+      with_((s) => (s.id === 'tail' ? { ...s, x: s.x + 0.3 } : s)),
+      contours,
+    );
     expect(derivativesOf(far, at, none).Cmq / derivativesOf(sol, at, none).Cmq).toBeGreaterThan(1.5);
   });
 
   it('a calibrated shift moves the stiffness by lift slope times shift', () => {
-    const at = { alpha: 0.05, elevator: 0, x: 0.4, z: 0 }, a = derivativesOf(sol, at, none), b = derivativesOf(sol, at, none, 0.05);
+    const at = { alpha: 0.05, elevator: 0, x: 0.4, z: 0 },
+      a = derivativesOf(sol, at, none),
+      b = derivativesOf(sol, at, none, 0.05);
     expect(a.Cmalpha - b.Cmalpha).toBeCloseTo(0.05 * a.CLalpha, 9);
   });
 
@@ -154,61 +228,102 @@ describe('lift tables', () => {
   const set = polars.get('wing-section')!;
 
   it('follow the polar at its own Reynolds number where the flow is attached', () => {
-    const polar = set.polars[1], t = liftTable(set, polar.reynolds), p = polar.points.find((q) => Math.abs(q.alpha - 0.0698) < 0.03)!;
+    const polar = set.polars[1],
+      t = liftTable(set, polar.reynolds),
+      p = polar.points.find((q) => Math.abs(q.alpha - 0.0698) < 0.03)!;
     expect(tableAt(t.cl, p.alpha).value).toBeCloseTo(p.cl, 1);
   });
 
   it('a factor stretches the largest lift and leaves the slope', () => {
-    const a = liftTable(set, 2e5), b = liftTable(set, 2e5, 0.9);
+    const a = liftTable(set, 2e5),
+      b = liftTable(set, 2e5, 0.9);
     expect(b.clMax / a.clMax).toBeCloseTo(0.9, 1);
     expect(tableAt(b.cl, 0).slope / tableAt(a.cl, 0).slope).toBeCloseTo(1, 1);
   });
 
   it('never fall faster than is flown on a wing', () => {
     const t = liftTable(set, 1e5);
-    for (let k = 1; k < t.cl.length; k++) if (k * 0.5 - 24 > 16) expect(t.cl[k] - t.cl[k - 1]).toBeGreaterThan(-2.0001 * (Math.PI / 360));
+    for (let k = 1; k < t.cl.length; k++)
+      if (k * 0.5 - 24 > 16) expect(t.cl[k] - t.cl[k - 1]).toBeGreaterThan(-2.0001 * (Math.PI / 360));
   });
 });
 
 describe('coupled strips', () => {
   it('a start from the neighbouring angle changes the work, not the answer', () => {
-    const m = { alpha: 0.15, x: 0.4, z: 0 }, cold = solveCoupled(coupled, sections, m, design), warm = solveCoupled(coupled, sections, m, design, solveCoupled(coupled, sections, { ...m, alpha: 0.13 }, design).added);
+    const m = { alpha: 0.15, x: 0.4, z: 0 },
+      cold = solveCoupled(coupled, sections, m, design),
+      warm = solveCoupled(
+        coupled,
+        sections,
+        m,
+        design,
+        solveCoupled(coupled, sections, { ...m, alpha: 0.13 }, design).added,
+      );
     expect(warm.status).toBe('settled');
     expect(warm.CL).toBeCloseTo(cold.CL, 4);
   });
 
   it('the symmetric flow solved as an asymmetric one is the same', () => {
-    const m = { alpha: 0.1, x: 0.4, z: 0 }, even = solveCoupled(coupled, sections, m, design), odd = solveCoupled(coupled, sections, { ...m, beta: 1e-9 }, design);
+    const m = { alpha: 0.1, x: 0.4, z: 0 },
+      even = solveCoupled(coupled, sections, m, design),
+      odd = solveCoupled(coupled, sections, { ...m, beta: 1e-9 }, design);
     expect(odd.CL).toBeCloseTo(even.CL, 5);
     expect(Math.abs(odd.Cl)).toBeLessThan(1e-6);
     expect(odd.strips).toHaveLength(2 * even.strips.length);
   });
 
   it('flaps down raise lift at one angle and stall their strips at a smaller one', () => {
-    const flapped = with_((s) => (s.id === 'wing' ? { ...s, controls: [...s.controls, { id: 'flap', name: 'Flap', kind: 'flap' as const, from: 0, to: 0.5, chordFraction: 0.25, maxDeflection: 0.5 }] } : s));
-    const l = solveLattice(flapped, contours), c = coupleStrips(l), sec = stripSections(c, polars, reynolds);
-    const up = solveCoupled(c, sec, { alpha: 0.12, x: 0.4, z: 0 }, flapped), down = solveCoupled(c, sec, { alpha: 0.12, flap: 0.3, x: 0.4, z: 0 }, flapped);
+    const flapped = with_((s) =>
+      s.id === 'wing'
+        ? {
+            ...s,
+            controls: [
+              ...s.controls,
+              {
+                id: 'flap',
+                name: 'Flap',
+                kind: 'flap' as const,
+                from: 0,
+                to: 0.5,
+                chordFraction: 0.25,
+                maxDeflection: 0.5,
+              },
+            ],
+          }
+        : s,
+    );
+    const l = solveLattice(flapped, contours),
+      c = coupleStrips(l),
+      sec = stripSections(c, polars, reynolds);
+    const up = solveCoupled(c, sec, { alpha: 0.12, x: 0.4, z: 0 }, flapped),
+      down = solveCoupled(c, sec, { alpha: 0.12, flap: 0.3, x: 0.4, z: 0 }, flapped);
     expect(down.CL).toBeGreaterThan(up.CL + 0.1);
     expect(down.strips[0].margin).toBeLessThan(up.strips[0].margin);
   });
 
   it('a rolling aircraft meets more angle on the wing that goes down', () => {
     const f = solveCoupled(coupled, sections, { alpha: 0.12, p: 0.06, x: 0.4, z: 0 }, design);
-    const tip = (side: 'left' | 'right') => f.strips.filter((s) => s.surface === 'wing' && s.side === side)[12].angle;
+    const tip = (side: 'left' | 'right') =>
+      f.strips.filter((s) => s.surface === 'wing' && s.side === side)[12].angle;
     expect(tip('right')).toBeGreaterThan(tip('left') + 0.02);
     expect(f.Cl).toBeLessThan(0);
   });
 
   it('a sweep ends past the stall and reports the largest lift inside it', () => {
     const s = sweepStall({ coupled, sections, design, aero, x: 0.4, z: 0 });
-    expect(s.clMax).toBeCloseTo(Math.max(...s.flows.filter((f) => f.alpha <= s.alphaStall + 1e-9).map((f) => f.CL)), 9);
+    expect(s.clMax).toBeCloseTo(
+      Math.max(...s.flows.filter((f) => f.alpha <= s.alphaStall + 1e-9).map((f) => f.CL)),
+      9,
+    );
     expect(s.flows.at(-1)!.alpha).toBeGreaterThan(s.alphaStall);
     expect(s.first.map((f) => f.alpha)).toEqual([...s.first.map((f) => f.alpha)].sort((a, b) => a - b));
   });
 
   it('limits of the critical section are the sections’ own; fins have none', () => {
     const l = sectionLimits(aero, polars, reynolds);
-    sol.strips.forEach((s, i) => (s.role === 'fin' ? expect(l[i]).toBe(0) : expect(l[i]).toBeGreaterThan(0.5)));
+    sol.strips.forEach((s, i) =>
+      s.role === 'fin' ? expect(l[i]).toBe(0) : expect(l[i]).toBeGreaterThan(0.5),
+    );
   });
 });
 
@@ -222,7 +337,8 @@ describe('remedies', () => {
   });
 
   it('washout buys reserve and costs largest lift or induced drag', () => {
-    const plain = sweepStall(task).aileronReserve!, r = leastWashout(task, plain + 0.03, 0.3);
+    const plain = sweepStall(task).aileronReserve!,
+      r = leastWashout(task, plain + 0.03, 0.3);
     if (r === null) return expect(leastWashout(task, plain + 0.03, 0.3, 0.2)?.twist ?? -1).toBeLessThan(0);
     expect(r.twist).toBeLessThan(0);
     expect(r.reserve).toBeGreaterThan(plain);
@@ -237,6 +353,9 @@ describe('remedies', () => {
   it('a weaker section outboard is not offered', () => {
     const zero = new Map(coupled.at.map((i, n) => [sol.strips[i].section, sections.zero[n]]));
     const found = tipSections(task, polars, reynolds, (id) => zero.get(id)!, 0.5);
-    for (const r of found) expect(r.reserve).toBeGreaterThanOrEqual(sweepStall(task, { kind: 'level' }, Math.PI / 180, undefined, Math.PI / 90).aileronReserve!);
+    for (const r of found)
+      expect(r.reserve).toBeGreaterThanOrEqual(
+        sweepStall(task, { kind: 'level' }, Math.PI / 180, undefined, Math.PI / 90).aileronReserve!,
+      );
   });
 });

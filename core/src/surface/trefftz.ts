@@ -10,23 +10,35 @@ export function trefftz(strips: readonly Strip[], area: number, ground: number |
     const row = new Float64Array(strips.length);
     if (!p.mirrored) return row;
     const len = Math.sqrt(p.dy * p.dy + p.dz * p.dz);
-    const ny = -p.dz / len, nz = p.dy / len;
+    const ny = -p.dz / len,
+      nz = p.dy / len;
     // control place between the strip's edges, where Lan's spacing puts it
     const t = p.dy * p.dy > 1e-14 ? (p.yQuarter - p.y0) / p.dy : (p.z - p.z0) / p.dz;
-    const py = p.y0 + t * p.dy, pz = p.z0 + t * p.dz;
+    const py = p.y0 + t * p.dy,
+      pz = p.z0 + t * p.dz;
     const wash = (y0: number, z0: number, sign: number, core2: number) => {
-      const dy = py - y0, dz = pz - z0;
+      const dy = py - y0,
+        dz = pz - z0;
       const d = Math.max(dy * dy + dz * dz + core2, 1e-12);
       return (sign / (2 * Math.PI * d)) * (dy * nz - dz * ny);
     };
     strips.forEach((q, j) => {
       if (!q.mirrored) return;
       const core2 = q.surface === p.surface ? 0 : q.width ** 2;
-      const y1 = q.y0 + q.dy, z1 = q.z0 + q.dz;
-      let w = wash(q.y0, q.z0, 1, core2) + wash(y1, z1, -1, core2) + wash(-y1, z1, 1, core2) + wash(-q.y0, q.z0, -1, core2);
+      const y1 = q.y0 + q.dy,
+        z1 = q.z0 + q.dz;
+      let w =
+        wash(q.y0, q.z0, 1, core2) +
+        wash(y1, z1, -1, core2) +
+        wash(-y1, z1, 1, core2) +
+        wash(-q.y0, q.z0, -1, core2);
       if (ground !== null) {
         const d = -2 * ground;
-        w -= wash(q.y0, d - q.z0, 1, core2) + wash(y1, d - z1, -1, core2) + wash(-y1, d - z1, 1, core2) + wash(-q.y0, d - q.z0, -1, core2);
+        w -=
+          wash(q.y0, d - q.z0, 1, core2) +
+          wash(y1, d - z1, -1, core2) +
+          wash(-y1, d - z1, 1, core2) +
+          wash(-q.y0, d - q.z0, -1, core2);
       }
       row[j] = (2 * w * len) / area;
     });

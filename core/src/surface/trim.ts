@@ -23,17 +23,31 @@ export function linearAero(sol: LatticeSolution, bodySlope: number, shift: numbe
 
 /** Moment about a CG at cgX [m] with the controls in line: at no angle of attack, per rad of it, and per rad of pitch control. */
 export function momentAbout(aero: LinearAero, cgX: number): { zero: number; slope: number; control: number } {
-  const c = aero.sol.coefficients, arm = (cgX - aero.sol.refX) / aero.sol.refChord;
-  return { zero: c.cm0 + arm * c.cl0, slope: aero.cmAlpha + arm * c.clAlpha, control: c.cmElevator + arm * c.clElevator };
+  const c = aero.sol.coefficients,
+    arm = (cgX - aero.sol.refX) / aero.sol.refChord;
+  return {
+    zero: c.cm0 + arm * c.cl0,
+    slope: aero.cmAlpha + arm * c.clAlpha,
+    control: c.cmElevator + arm * c.clElevator,
+  };
 }
 
-export interface TrimState { alpha: number; elevator: number; status: 'trimmed' | 'no-control' }
+export interface TrimState {
+  alpha: number;
+  elevator: number;
+  status: 'trimmed' | 'no-control';
+}
 
 /** Angle of attack and elevator [rad] for lift coefficient cl with the CG at cgX [m], thrust moment cmThrust. */
 export function solveTrim(aero: LinearAero, cl: number, cgX: number, cmThrust = 0): TrimState {
-  const c = aero.sol.coefficients, m = momentAbout(aero, cgX);
-  const a11 = c.clAlpha, a12 = c.clElevator, a21 = m.slope, a22 = m.control;
-  const b1 = cl - c.cl0, b2 = -m.zero - cmThrust;
+  const c = aero.sol.coefficients,
+    m = momentAbout(aero, cgX);
+  const a11 = c.clAlpha,
+    a12 = c.clElevator,
+    a21 = m.slope,
+    a22 = m.control;
+  const b1 = cl - c.cl0,
+    b2 = -m.zero - cmThrust;
   const det = a11 * a22 - a12 * a21;
   if (!(Math.abs(det) > 1e-6)) return { alpha: b1 / a11, elevator: 0, status: 'no-control' };
   return { alpha: (b1 * a22 - a12 * b2) / det, elevator: (a11 * b2 - b1 * a21) / det, status: 'trimmed' };
@@ -48,7 +62,10 @@ export interface LiftLimit {
   /** trimmed lift coefficient when the first strip reaches its section's limit */ clMax: number;
   alpha: number;
   /** span fraction of the first strip */ eta: number;
-  /** local lift over section limit along the wing at that angle, root first */ ratios: () => { eta: number; ratio: number }[];
+  /** local lift over section limit along the wing at that angle, root first */ ratios: () => {
+    eta: number;
+    ratio: number;
+  }[];
 }
 
 /**
@@ -56,34 +73,62 @@ export interface LiftLimit {
  * own Reynolds number. Conservative by a few per cent, since lift still grows a little past that point.
  * @param reynoldsOf Reynolds number of a strip from its chord
  */
-export function findLiftLimit(aero: LinearAero, cgX: number, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number, factor: number): LiftLimit {
+export function findLiftLimit(
+  aero: LinearAero,
+  cgX: number,
+  polars: ReadonlyMap<string, PolarSet>,
+  reynoldsOf: (chord: number) => number,
+  factor: number,
+): LiftLimit {
   const { strips } = aero.sol;
   const limits = sectionLimits(aero, polars, reynoldsOf, factor);
   const { low, rise } = trimmedLoads(aero, cgX);
-  let clMax = Infinity, first = 0;
+  let clMax = Infinity,
+    first = 0;
   for (let i = 0; i < strips.length; i++) {
     // whatever lifts may be the first: wing, foreplane, a tandem's rear wing
     if (strips[i].role === 'fin' || !(rise[i] > 0)) continue;
     const cl = (limits[i] - low[i]) / rise[i];
-    if (cl < clMax) { clMax = cl; first = i; }
+    if (cl < clMax) {
+      clMax = cl;
+      first = i;
+    }
   }
-  const end = (id: string) => strips.reduce((m, s) => (s.surface === id ? Math.max(m, s.inner + s.width) : m), 0);
+  const end = (id: string) =>
+    strips.reduce((m, s) => (s.surface === id ? Math.max(m, s.inner + s.width) : m), 0);
   return {
-    clMax, alpha: solveTrim(aero, clMax, cgX).alpha, eta: strips[first].y / end(strips[first].surface),
-    ratios: () => { const half = end(strips.find((s) => s.role === 'wing')!.surface); return strips.flatMap((s, i) => (s.role === 'wing' ? [{ eta: s.y / half, ratio: (low[i] + clMax * rise[i]) / limits[i] }] : [])); },
+    clMax,
+    alpha: solveTrim(aero, clMax, cgX).alpha,
+    eta: strips[first].y / end(strips[first].surface),
+    ratios: () => {
+      const half = end(strips.find((s) => s.role === 'wing')!.surface);
+      return strips.flatMap((s, i) =>
+        s.role === 'wing' ? [{ eta: s.y / half, ratio: (low[i] + clMax * rise[i]) / limits[i] }] : [],
+      );
+    },
   };
 }
 
 /** Largest section lift of every strip at its own Reynolds number; 0 for fins. */
-export function sectionLimits(aero: LinearAero, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number, factor = 1): Float64Array {
-  return Float64Array.from(aero.sol.strips, (s) => (s.role === 'fin' ? 0 : factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord))));
+export function sectionLimits(
+  aero: LinearAero,
+  polars: ReadonlyMap<string, PolarSet>,
+  reynoldsOf: (chord: number) => number,
+  factor = 1,
+): Float64Array {
+  return Float64Array.from(aero.sol.strips, (s) =>
+    s.role === 'fin' ? 0 : factor * sectionClMax(polars.get(s.section)!, reynoldsOf(s.chord)),
+  );
 }
 
 /** Trimmed local lift of every strip, linear in the lift coefficient: at CL 0, and what one more adds. */
 function trimmedLoads(aero: LinearAero, cgX: number): { low: Float64Array; rise: Float64Array } {
   const { sol } = aero;
-  const a = solveTrim(aero, 0, cgX), b = solveTrim(aero, 1, cgX);
-  const n = sol.strips.length, low = new Float64Array(n), rise = new Float64Array(n);
+  const a = solveTrim(aero, 0, cgX),
+    b = solveTrim(aero, 1, cgX);
+  const n = sol.strips.length,
+    low = new Float64Array(n),
+    rise = new Float64Array(n);
   for (let i = 0; i < n; i++) {
     const k = 2 / sol.strips[i].chord;
     low[i] = k * (sol.shape[i] + a.alpha * sol.alpha[i] + a.elevator * sol.elevator[i]);
@@ -93,7 +138,13 @@ function trimmedLoads(aero: LinearAero, cgX: number): { low: Float64Array; rise:
 }
 
 /** Drag from the surfaces at one trimmed lift coefficient: profile (strips at their own cl and Re) and induced. */
-export function surfaceDrag(aero: LinearAero, cl: number, cgX: number, polars: ReadonlyMap<string, PolarSet>, reynoldsOf: (chord: number) => number): { profile: number; induced: number; trim: TrimState } {
+export function surfaceDrag(
+  aero: LinearAero,
+  cl: number,
+  cgX: number,
+  polars: ReadonlyMap<string, PolarSet>,
+  reynoldsOf: (chord: number) => number,
+): { profile: number; induced: number; trim: TrimState } {
   const { sol } = aero;
   const trim = solveTrim(aero, cl, cgX);
   const g = stripStrengths(sol, trim.alpha, trim.elevator);
@@ -101,7 +152,9 @@ export function surfaceDrag(aero: LinearAero, cl: number, cgX: number, polars: R
   let profile = 0;
   sol.strips.forEach((s, i) => {
     if (s.role === 'fin') return;
-    profile += (2 * s.width * s.chord * profileDrag(polars.get(s.section)!, local[i], reynoldsOf(s.chord))) / sol.refArea;
+    profile +=
+      (2 * s.width * s.chord * profileDrag(polars.get(s.section)!, local[i], reynoldsOf(s.chord))) /
+      sol.refArea;
   });
   return { profile, induced: inducedDrag(sol, g), trim };
 }

@@ -8,6 +8,9 @@ export const PREFLIGHT: readonly { text: string; caution: boolean }[] = [
   { text: 'Controls move the right way; throws as drawn', caution: false },
   { text: 'Range check made; failsafe cuts the motor', caution: true },
   { text: 'Pack: no swelling or damage, charged under watch, fixed in place', caution: true },
-  { text: 'Propeller: no nicks, bolt tight, everyone out of its plane before the arming plug goes in', caution: true },
+  {
+    text: 'Propeller: no nicks, bolt tight, everyone out of its plane before the arming plug goes in',
+    caution: true,
+  },
   { text: 'Logger on, stopwatch ready, card read aloud', caution: false },
 ];

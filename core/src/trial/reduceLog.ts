@@ -17,64 +17,115 @@ export interface Reduced {
   /** [J] */ energyUsed: number;
 }
 
-export interface CleanLog { rows: LogRow[]; remarks: string[] }
+export interface CleanLog {
+  rows: LogRow[];
+  remarks: string[];
+}
 
 /** Rows in order of time, duplicates and impossible values dropped, gaps told. */
 export function cleanLog(rows: readonly LogRow[]): CleanLog {
   const remarks: string[] = [];
-  const sane = rows.filter((r) => r.every(Number.isFinite) && Math.abs(r[1]) < 2e4 && Math.abs(r[2]) < 2e4 && r[3] > -200 && r[3] < 5000 && r[4] >= 0 && r[4] < 150);
-  if (sane.length < rows.length) remarks.push(`${rows.length - sane.length} rows held impossible values and were left out.`);
+  const sane = rows.filter(
+    (r) =>
+      r.every(Number.isFinite) &&
+      Math.abs(r[1]) < 2e4 &&
+      Math.abs(r[2]) < 2e4 &&
+      r[3] > -200 &&
+      r[3] < 5000 &&
+      r[4] >= 0 &&
+      r[4] < 150,
+  );
+  if (sane.length < rows.length)
+    remarks.push(`${rows.length - sane.length} rows held impossible values and were left out.`);
   const ordered = [...sane].sort((a, b) => a[0] - b[0]);
-  if (ordered.some((r, i) => r !== sane[i])) remarks.push('Rows were out of order; they were sorted by time.');
+  if (ordered.some((r, i) => r !== sane[i]))
+    remarks.push('Rows were out of order; they were sorted by time.');
   const unique = ordered.filter((r, i) => i === 0 || r[0] > ordered[i - 1][0]);
-  if (unique.length < ordered.length) remarks.push(`${ordered.length - unique.length} rows repeated a time and were left out.`);
-  const gaps = unique.slice(1).map((r, i) => r[0] - unique[i][0]).sort((a, b) => a - b);
+  if (unique.length < ordered.length)
+    remarks.push(`${ordered.length - unique.length} rows repeated a time and were left out.`);
+  const gaps = unique
+    .slice(1)
+    .map((r, i) => r[0] - unique[i][0])
+    .sort((a, b) => a - b);
   const usual = gaps[Math.floor(gaps.length / 2)] ?? 0;
   const long = gaps.filter((g) => g > 5 * usual && g > 1);
-  if (long.length) remarks.push(`${long.length} gap${long.length > 1 ? 's' : ''} of up to ${long[long.length - 1].toFixed(1)} s in the log.`);
+  if (long.length)
+    remarks.push(
+      `${long.length} gap${long.length > 1 ? 's' : ''} of up to ${long[long.length - 1].toFixed(1)} s in the log.`,
+    );
   return { rows: unique, remarks };
 }
 
 /** Kasa circle through ground velocities; null with fewer than 8 points or no spread of heading. */
-export function fitWind(velocities: readonly (readonly [number, number])[]): { airspeed: number; east: number; north: number; residual: number } | null {
+export function fitWind(
+  velocities: readonly (readonly [number, number])[],
+): { airspeed: number; east: number; north: number; residual: number } | null {
   if (velocities.length < 8) return null;
   const n = velocities.length;
-  const A = [[0, 0, 0], [0, 0, 0], [0, 0, 0]], b = [0, 0, 0];
+  const A = [
+      [0, 0, 0],
+      [0, 0, 0],
+      [0, 0, 0],
+    ],
+    b = [0, 0, 0];
   for (const [u, w] of velocities) {
-    const row = [2 * u, 2 * w, 1], rhs = u * u + w * w;
-    for (let i = 0; i < 3; i++) { b[i] += row[i] * rhs; for (let j = 0; j < 3; j++) A[i][j] += row[i] * row[j]; }
+    const row = [2 * u, 2 * w, 1],
+      rhs = u * u + w * w;
+    for (let i = 0; i < 3; i++) {
+      b[i] += row[i] * rhs;
+      for (let j = 0; j < 3; j++) A[i][j] += row[i] * row[j];
+    }
   }
   const heading = velocities.map(([u, w]) => Math.atan2(w, u));
-  const spread = Math.hypot(heading.reduce((s, h) => s + Math.cos(h), 0), heading.reduce((s, h) => s + Math.sin(h), 0)) / n;
+  const spread =
+    Math.hypot(
+      heading.reduce((s, h) => s + Math.cos(h), 0),
+      heading.reduce((s, h) => s + Math.sin(h), 0),
+    ) / n;
   if (spread > 0.85) return null;
   const [east, north, c] = solveDense(A, b);
   const airspeed = Math.sqrt(Math.max(0, c + east * east + north * north));
-  const residual = Math.sqrt(velocities.reduce((s, [u, w]) => s + (Math.hypot(u - east, w - north) - airspeed) ** 2, 0) / n);
+  const residual = Math.sqrt(
+    velocities.reduce((s, [u, w]) => s + (Math.hypot(u - east, w - north) - airspeed) ** 2, 0) / n,
+  );
   return { airspeed, east, north, residual };
 }
 
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
-const sd = (v: readonly number[]) => Math.sqrt(v.reduce((s, x) => s + (x - mean(v)) ** 2, 0) / Math.max(1, v.length - 1));
+const sd = (v: readonly number[]) =>
+  Math.sqrt(v.reduce((s, x) => s + (x - mean(v)) ** 2, 0) / Math.max(1, v.length - 1));
 
 const AIRBORNE_HEIGHT = 1;
 const MOTOR_ON = 2;
 
 /** Index of the first airborne row that stays up for a second; -1 if it never does. */
 function findLiftOff(rows: readonly LogRow[]): number {
-  return rows.findIndex((r, i) => r[3] > AIRBORNE_HEIGHT && rows.slice(i).every((q) => q[0] > r[0] + 1 || q[3] > AIRBORNE_HEIGHT));
+  return rows.findIndex(
+    (r, i) => r[3] > AIRBORNE_HEIGHT && rows.slice(i).every((q) => q[0] > r[0] + 1 || q[3] > AIRBORNE_HEIGHT),
+  );
 }
 
 /** Times of passing the middle of the course in the first direction flown. */
 function findLaps(rows: readonly LogRow[]): { from: number; to: number }[] {
   if (rows.length < 20) return [];
-  const mx = mean(rows.map((r) => r[1])), my = mean(rows.map((r) => r[2]));
-  let sxx = 0, sxy = 0, syy = 0;
-  for (const r of rows) { const dx = r[1] - mx, dy = r[2] - my; sxx += dx * dx; sxy += dx * dy; syy += dy * dy; }
+  const mx = mean(rows.map((r) => r[1])),
+    my = mean(rows.map((r) => r[2]));
+  let sxx = 0,
+    sxy = 0,
+    syy = 0;
+  for (const r of rows) {
+    const dx = r[1] - mx,
+      dy = r[2] - my;
+    sxx += dx * dx;
+    sxy += dx * dy;
+    syy += dy * dy;
+  }
   const th = 0.5 * Math.atan2(2 * sxy, sxx - syy);
   const u = rows.map((r) => (r[1] - mx) * Math.cos(th) + (r[2] - my) * Math.sin(th));
   const reach = Math.max(...u.map(Math.abs));
   const times: number[] = [];
-  let armed = false, sign = 0;
+  let armed = false,
+    sign = 0;
   for (let i = 1; i < u.length; i++) {
     if (Math.abs(u[i]) > 0.4 * reach) armed = true;
     if (u[i - 1] * u[i] > 0 || u[i] === u[i - 1]) continue;
@@ -87,10 +138,16 @@ function findLaps(rows: readonly LogRow[]): { from: number; to: number }[] {
   return times.slice(1).map((to, i) => ({ from: times[i], to }));
 }
 
-function integrate(rows: readonly LogRow[], f: (r: LogRow) => number, from = -Infinity, to = Infinity): number {
+function integrate(
+  rows: readonly LogRow[],
+  f: (r: LogRow) => number,
+  from = -Infinity,
+  to = Infinity,
+): number {
   let sum = 0;
   for (let i = 1; i < rows.length; i++) {
-    const a = Math.max(from, rows[i - 1][0]), b = Math.min(to, rows[i][0]);
+    const a = Math.max(from, rows[i - 1][0]),
+      b = Math.min(to, rows[i][0]);
     if (b > a) sum += 0.5 * (f(rows[i - 1]) + f(rows[i])) * (b - a);
   }
   return sum;
@@ -101,37 +158,87 @@ function integrate(rows: readonly LogRow[], f: (r: LogRow) => number, from = -In
  */
 export function reduceLog(raw: readonly LogRow[], loading: string): Reduced {
   const { rows, remarks } = cleanLog(raw);
-  const out: Reduced = { measurements: [], remarks: [...remarks], laps: [], airspeed: null, wind: null, chargeUsed: integrate(rows, (r) => r[6]), energyUsed: integrate(rows, (r) => r[5] * r[6]) };
-  const add = (quantity: string, value: number, sigma: number, from: string) => out.measurements.push({ quantity, state: loading, value, sigma, from, setAside: false });
+  const out: Reduced = {
+    measurements: [],
+    remarks: [...remarks],
+    laps: [],
+    airspeed: null,
+    wind: null,
+    chargeUsed: integrate(rows, (r) => r[6]),
+    energyUsed: integrate(rows, (r) => r[5] * r[6]),
+  };
+  const add = (quantity: string, value: number, sigma: number, from: string) =>
+    out.measurements.push({ quantity, state: loading, value, sigma, from, setAside: false });
   const lift = findLiftOff(rows);
-  if (lift < 0) { out.remarks.push('The log never shows the aircraft in the air.'); return out; }
+  if (lift < 0) {
+    out.remarks.push('The log never shows the aircraft in the air.');
+    return out;
+  }
   const roll = rows.slice(0, lift + 1);
   const moving = roll.findIndex((r) => r[6] > MOTOR_ON && r[4] > 0.3);
   if (moving >= 0 && lift - moving >= 3) {
-    const start = roll[moving], up = roll.findLast((r) => r[3] < 0.15) ?? rows[lift];
-    add('groundRun', Math.hypot(up[1] - start[1], up[2] - start[2]), 0.8, 'log: first movement to leaving the ground, GPS to 0.8 m');
+    const start = roll[moving],
+      up = roll.findLast((r) => r[3] < 0.15) ?? rows[lift];
+    add(
+      'groundRun',
+      Math.hypot(up[1] - start[1], up[2] - start[2]),
+      0.8,
+      'log: first movement to leaving the ground, GPS to 0.8 m',
+    );
   } else out.remarks.push('The take-off is not in the log; no ground run.');
   const air = rows.slice(lift);
   const fast = air.filter((r) => r[3] > 3);
   const climb = air.filter((r) => r[0] < air[0][0] + 12);
   const top = climb.findIndex((r) => r[3] > 10);
-  if (top > 5) add('climbRate', (climb[top][3] - climb[0][3]) / (climb[top][0] - climb[0][0]), 0.35, 'log: first ten metres of height');
+  if (top > 5)
+    add(
+      'climbRate',
+      (climb[top][3] - climb[0][3]) / (climb[top][0] - climb[0][0]),
+      0.35,
+      'log: first ten metres of height',
+    );
   const laps = findLaps(fast.filter((r) => r[3] > 6));
   out.laps = laps.map((l) => l.to - l.from);
   const good = trimLaps(laps);
-  if (good.length < laps.length) out.remarks.push(`${laps.length - good.length} of ${laps.length} laps differ by more than a quarter from the middle one and were left out.`);
+  if (good.length < laps.length)
+    out.remarks.push(
+      `${laps.length - good.length} of ${laps.length} laps differ by more than a quarter from the middle one and were left out.`,
+    );
   if (good.length) {
     const times = good.map((l) => l.to - l.from);
-    add('lapTime', mean(times), Math.max(0.3, times.length > 1 ? sd(times) / Math.sqrt(times.length) : 0.03 * times[0]), `log: ${times.length} laps`);
+    add(
+      'lapTime',
+      mean(times),
+      Math.max(0.3, times.length > 1 ? sd(times) / Math.sqrt(times.length) : 0.03 * times[0]),
+      `log: ${times.length} laps`,
+    );
     const energy = good.map((l) => integrate(rows, (r) => r[5] * r[6], l.from, l.to));
-    add('lapEnergy', mean(energy), Math.max(0.03 * mean(energy), energy.length > 1 ? sd(energy) / Math.sqrt(energy.length) : 0), 'log: volts times amps over the laps, sensor 3 %');
+    add(
+      'lapEnergy',
+      mean(energy),
+      Math.max(0.03 * mean(energy), energy.length > 1 ? sd(energy) / Math.sqrt(energy.length) : 0),
+      'log: volts times amps over the laps, sensor 3 %',
+    );
     const window = rows.filter((r) => r[0] >= good[0].from && r[0] <= good[good.length - 1].to);
-    const velocities = window.slice(2).map((r, i) => [(r[1] - window[i][1]) / (r[0] - window[i][0]), (r[2] - window[i][2]) / (r[0] - window[i][0])] as const);
+    const velocities = window
+      .slice(2)
+      .map(
+        (r, i) =>
+          [
+            (r[1] - window[i][1]) / (r[0] - window[i][0]),
+            (r[2] - window[i][2]) / (r[0] - window[i][0]),
+          ] as const,
+      );
     const wind = fitWind(velocities);
     if (wind) {
       out.airspeed = wind.airspeed;
       out.wind = { speed: Math.hypot(wind.east, wind.north), toEast: wind.east, toNorth: wind.north };
-      add('lapSpeed', wind.airspeed, Math.max(0.25, wind.residual / 3), 'log: circle through the ground velocities');
+      add(
+        'lapSpeed',
+        wind.airspeed,
+        Math.max(0.25, wind.residual / 3),
+        'log: circle through the ground velocities',
+      );
     }
   } else out.remarks.push('No full lap was found.');
   return out;

@@ -7,32 +7,103 @@ type RubberRecord = NonNullable<TestBody['record']['rubber']>;
 /** Measurements of one flight. Uncertainties: a stopwatch and a thumb, a balloon's height, a counter that slips (common practice, no source). */
 export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   const out: Measurement[] = [];
-  const add = (quantity: string, value: number, sigma: number, from: string) => out.push({ quantity, state, value, sigma, from, setAside: !r.clean });
+  const add = (quantity: string, value: number, sigma: number, from: string) =>
+    out.push({ quantity, state, value, sigma, from, setAside: !r.clean });
   add('flightTime', r.seconds, Math.max(1, 0.03 * r.seconds), 'stopwatch; air and drift are in it');
   if (r.turnsLeft !== null && r.launchTurns > r.turnsLeft) {
-    add('propellerRpm', meanRotation(r.launchTurns, r.turnsLeft, r.seconds), 0.03 * meanRotation(r.launchTurns, r.turnsLeft, r.seconds), '60 (launch turns − turns left) / seconds');
+    add(
+      'propellerRpm',
+      meanRotation(r.launchTurns, r.turnsLeft, r.seconds),
+      0.03 * meanRotation(r.launchTurns, r.turnsLeft, r.seconds),
+      '60 (launch turns − turns left) / seconds',
+    );
     add('turnsLeft', r.turnsLeft, Math.max(5, 0.02 * r.launchTurns), 'counted back on the winder');
   }
   if (r.height !== null) add('peakHeight', r.height, Math.max(0.3, 0.06 * r.height), 'against the rafters');
-  if (r.launchTorque !== null) out.push({ quantity: 'launchTorque', state: 'all', value: r.launchTorque, sigma: 0.06 * r.launchTorque, from: 'torque meter at the hook', setAside: !r.clean });
+  if (r.launchTorque !== null)
+    out.push({
+      quantity: 'launchTorque',
+      state: 'all',
+      value: r.launchTorque,
+      sigma: 0.06 * r.launchTorque,
+      from: 'torque meter at the hook',
+      setAside: !r.clean,
+    });
   return out;
 }
 
 /** The design as it was launched: turns and motor of that day in place of the drawing's. */
 export function designOfTheDay(design: Design, record: TestBody['record']): Design {
-  const r = record.rubber, own = design.power.rubber;
+  const r = record.rubber,
+    own = design.power.rubber;
   if (!r || !own) return design;
-  const motor = { ...own, ...(r.motorLength !== null ? { length: r.motorLength } : {}), ...(r.pitch !== null ? { propeller: { ...own.propeller, pitch: r.pitch } } : {}) };
-  const m = rubberMotor(motor), wound = Math.min(1, Math.max(0.1, Math.max(r.launchTurns, m.woundTurns) / m.breakTurns));
-  return { ...design, power: { ...design.power, rubber: { ...motor, wound, backedOff: Math.min(5000, Math.max(0, wound * m.breakTurns - r.launchTurns)) } } };
+  const motor = {
+    ...own,
+    ...(r.motorLength !== null ? { length: r.motorLength } : {}),
+    ...(r.pitch !== null ? { propeller: { ...own.propeller, pitch: r.pitch } } : {}),
+  };
+  const m = rubberMotor(motor),
+    wound = Math.min(1, Math.max(0.1, Math.max(r.launchTurns, m.woundTurns) / m.breakTurns));
+  return {
+    ...design,
+    power: {
+      ...design.power,
+      rubber: {
+        ...motor,
+        wound,
+        backedOff: Math.min(5000, Math.max(0, wound * m.breakTurns - r.launchTurns)),
+      },
+    },
+  };
 }
 
-export interface RubberFlightLine { id: string; date: string; title: string; change: string; launchTurns: number; turnsLeft: number | null; torque: number | null; seconds: number; omega: number | null; /** that the blade had to have for the advance of the first flight [m] */ pitch: number | null; height: number | null; clean: boolean }
+export interface RubberFlightLine {
+  id: string;
+  date: string;
+  title: string;
+  change: string;
+  launchTurns: number;
+  turnsLeft: number | null;
+  torque: number | null;
+  seconds: number;
+  omega: number | null;
+  /** that the blade had to have for the advance of the first flight [m] */ pitch: number | null;
+  height: number | null;
+  clean: boolean;
+}
 
 /** The season as a table, the first clean flight as the measure of pitch. */
-export function rubberSeason(tests: readonly { id: string; body: TestBody }[], pitch: number): RubberFlightLine[] {
-  const flown = tests.flatMap((t) => (t.body.record.flown && t.body.record.rubber ? [{ id: t.id, body: t.body, r: t.body.record.rubber }] : [])).sort((a, b) => a.body.record.date.localeCompare(b.body.record.date));
-  const rotation = (r: RubberRecord) => (r.turnsLeft !== null && r.launchTurns > r.turnsLeft ? meanRotation(r.launchTurns, r.turnsLeft, r.seconds) : null);
+export function rubberSeason(
+  tests: readonly { id: string; body: TestBody }[],
+  pitch: number,
+): RubberFlightLine[] {
+  const flown = tests
+    .flatMap((t) =>
+      t.body.record.flown && t.body.record.rubber
+        ? [{ id: t.id, body: t.body, r: t.body.record.rubber }]
+        : [],
+    )
+    .sort((a, b) => a.body.record.date.localeCompare(b.body.record.date));
+  const rotation = (r: RubberRecord) =>
+    r.turnsLeft !== null && r.launchTurns > r.turnsLeft
+      ? meanRotation(r.launchTurns, r.turnsLeft, r.seconds)
+      : null;
   const base = flown.map((f) => (f.r.clean ? rotation(f.r) : null)).find((w) => w !== null) ?? null;
-  return flown.map(({ id, body, r }) => { const omega = rotation(r); return { id, date: body.record.date, title: body.card.title, change: body.card.oneChange, launchTurns: r.launchTurns, turnsLeft: r.turnsLeft, torque: r.launchTorque, seconds: r.seconds, omega, pitch: omega !== null && base !== null ? effectivePitch(r.pitch ?? pitch, base, omega) : null, height: r.height, clean: r.clean }; });
+  return flown.map(({ id, body, r }) => {
+    const omega = rotation(r);
+    return {
+      id,
+      date: body.record.date,
+      title: body.card.title,
+      change: body.card.oneChange,
+      launchTurns: r.launchTurns,
+      turnsLeft: r.turnsLeft,
+      torque: r.launchTorque,
+      seconds: r.seconds,
+      omega,
+      pitch: omega !== null && base !== null ? effectivePitch(r.pitch ?? pitch, base, omega) : null,
+      height: r.height,
+      clean: r.clean,
+    };
+  });
 }

@@ -5,7 +5,10 @@ export function formatNumber(x: number, figures: number): string {
   if (!Number.isFinite(x)) return '–';
   if (x === 0 || Math.abs(x) < 1e-12) return '0';
   const magnitude = Math.floor(Math.log10(Math.abs(x)));
-  const decimals = Number.isInteger(x) && magnitude < figures && figures > 6 ? 0 : Math.min(6, Math.max(0, figures - 1 - magnitude));
+  const decimals =
+    Number.isInteger(x) && magnitude < figures && figures > 6
+      ? 0
+      : Math.min(6, Math.max(0, figures - 1 - magnitude));
   const scale = magnitude >= figures ? 10 ** (magnitude - figures + 1) : 1;
   const text = (scale > 1 && magnitude >= 4 ? Math.round(x / scale) * scale : x).toFixed(decimals);
   const plain = Number(text) === 0 ? '0' : text;
@@ -16,7 +19,8 @@ export function formatNumber(x: number, figures: number): string {
 
 /** Value in the person's unit without the unit's name. */
 export function formatValue(si: number, kind: KindName, system: UnitSystem, figures?: number): string {
-  if (kind === 'count' && (Math.abs(si - Math.round(si)) < 1e-9 || Math.abs(si) >= 100)) return formatNumber(Math.round(si), 9);
+  if (kind === 'count' && (Math.abs(si - Math.round(si)) < 1e-9 || Math.abs(si) >= 100))
+    return formatNumber(Math.round(si), 9);
   return formatNumber(toShown(si, shownUnit(kind, system)), figures ?? KINDS[kind].figures);
 }
 
@@ -30,7 +34,11 @@ export function formatQuantity(si: number, asked: KindName, system: UnitSystem, 
   const kind = kindAt(asked, si);
   const label = unitLabel(shownUnit(kind, system));
   const value = formatValue(si, kind, system, figures);
-  return label === '' ? value : label === '°' || label === '%' ? `${value}${label === '%' ? ' %' : '°'}` : `${value} ${label}`;
+  return label === ''
+    ? value
+    : label === '°' || label === '%'
+      ? `${value}${label === '%' ? ' %' : '°'}`
+      : `${value} ${label}`;
 }
 
 /** A spread (uncertainty, difference): scaled but not shifted, two figures. */

@@ -2,4 +2,12 @@ export { KINDS, UNITS, UNIT_SYSTEMS, shownUnit, toShown, fromShown, unitLabel } 
 export type { Kind, KindName, UnitSystem, Unit } from './kinds';
 export { parseQuantity } from './parseQuantity';
 export type { ParseResult } from './parseQuantity';
-export { formatNumber, formatValue, formatQuantity, kindAt, formatSpread, formatForEditing, spreadMatters } from './format';
+export {
+  formatNumber,
+  formatValue,
+  formatQuantity,
+  kindAt,
+  formatSpread,
+  formatForEditing,
+  spreadMatters,
+} from './format';

@@ -6,7 +6,11 @@ export const UNIT_SYSTEMS = ['metric', 'imperial'] as const;
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 
 /** Exact ratios to SI unless a comment says otherwise. `offset` is added after scaling (temperature). */
-export interface Unit { readonly dim: string; readonly scale: number; readonly offset?: number }
+export interface Unit {
+  readonly dim: string;
+  readonly scale: number;
+  readonly offset?: number;
+}
 
 const LB = 0.45359237;
 const FT = 0.3048;
@@ -16,24 +20,90 @@ const TURN = 2 * Math.PI;
 
 /** dim is a normal form used only to tell whether two units may be mixed. */
 export const UNITS: Readonly<Record<string, Unit>> = {
-  m: { dim: 'm', scale: 1 }, mm: { dim: 'm', scale: 1e-3 }, cm: { dim: 'm', scale: 1e-2 }, km: { dim: 'm', scale: 1e3 },
-  in: { dim: 'm', scale: IN }, ft: { dim: 'm', scale: FT }, yd: { dim: 'm', scale: 3 * FT }, mi: { dim: 'm', scale: 5280 * FT },
-  'm²': { dim: 'm2', scale: 1 }, 'dm²': { dim: 'm2', scale: 1e-2 }, 'cm²': { dim: 'm2', scale: 1e-4 }, 'mm²': { dim: 'm2', scale: 1e-6 }, 'in²': { dim: 'm2', scale: IN * IN }, 'ft²': { dim: 'm2', scale: FT * FT },
-  kg: { dim: 'kg', scale: 1 }, g: { dim: 'kg', scale: 1e-3 }, lb: { dim: 'kg', scale: LB }, oz: { dim: 'kg', scale: LB / 16 },
-  'kg/m²': { dim: 'kg/m2', scale: 1 }, 'g/dm²': { dim: 'kg/m2', scale: 0.1 }, 'g/m²': { dim: 'kg/m2', scale: 1e-3 }, 'oz/ft²': { dim: 'kg/m2', scale: LB / 16 / (FT * FT) },
-  'kg/m³': { dim: 'kg/m3', scale: 1 }, 'lb/ft³': { dim: 'kg/m3', scale: LB / FT ** 3 },
-  N: { dim: 'N', scale: 1 }, kgf: { dim: 'N', scale: G0 }, gf: { dim: 'N', scale: G0 * 1e-3 }, lbf: { dim: 'N', scale: LB * G0 }, ozf: { dim: 'N', scale: (LB / 16) * G0 },
-  'N·m': { dim: 'Nm', scale: 1 }, 'N·cm': { dim: 'Nm', scale: 0.01 }, 'mN·m': { dim: 'Nm', scale: 0.001 }, 'ozf·in': { dim: 'Nm', scale: (LB / 16) * G0 * IN }, 'lbf·in': { dim: 'Nm', scale: LB * G0 * IN },
-  Pa: { dim: 'Pa', scale: 1 }, MPa: { dim: 'Pa', scale: 1e6 }, GPa: { dim: 'Pa', scale: 1e9 }, hPa: { dim: 'Pa', scale: 100 }, psi: { dim: 'Pa', scale: (LB * G0) / (IN * IN) }, ksi: { dim: 'Pa', scale: (1000 * LB * G0) / (IN * IN) },
-  s: { dim: 's', scale: 1 }, min: { dim: 's', scale: 60 }, h: { dim: 's', scale: 3600 },
-  'm/s': { dim: 'm/s', scale: 1 }, 'km/h': { dim: 'm/s', scale: 1 / 3.6 }, mph: { dim: 'm/s', scale: (5280 * FT) / 3600 }, kt: { dim: 'm/s', scale: 1852 / 3600 }, 'ft/s': { dim: 'm/s', scale: FT }, 'ft/min': { dim: 'm/s', scale: FT / 60 },
-  rad: { dim: 'rad', scale: 1 }, '°': { dim: 'rad', scale: Math.PI / 180 }, deg: { dim: 'rad', scale: Math.PI / 180 },
-  'rad/s': { dim: 'rad/s', scale: 1 }, rpm: { dim: 'rad/s', scale: TURN / 60 }, 'rpm/V': { dim: 'rad/s/V', scale: TURN / 60 },
-  K: { dim: 'K', scale: 1 }, '°C': { dim: 'K', scale: 1, offset: 273.15 }, C: { dim: 'K', scale: 1, offset: 273.15 }, '°F': { dim: 'K', scale: 5 / 9, offset: 459.67 * (5 / 9) }, F: { dim: 'K', scale: 5 / 9, offset: 459.67 * (5 / 9) },
-  V: { dim: 'V', scale: 1 }, A: { dim: 'A', scale: 1 }, mA: { dim: 'A', scale: 1e-3 }, 'Ω': { dim: 'ohm', scale: 1 }, ohm: { dim: 'ohm', scale: 1 }, 'mΩ': { dim: 'ohm', scale: 1e-3 }, mohm: { dim: 'ohm', scale: 1e-3 },
-  mAh: { dim: 'As', scale: 3.6 }, Ah: { dim: 'As', scale: 3600 }, J: { dim: 'J', scale: 1 }, Wh: { dim: 'J', scale: 3600 }, kJ: { dim: 'J', scale: 1000 },
-  W: { dim: 'W', scale: 1 }, kW: { dim: 'W', scale: 1000 }, 'W/kg': { dim: 'W/kg', scale: 1 }, 'W/lb': { dim: 'W/kg', scale: 1 / LB },
-  '%': { dim: '1', scale: 0.01 }, '1': { dim: '1', scale: 1 }, g0: { dim: '1', scale: 1 }, 'kg·m²': { dim: 'kgm2', scale: 1 }, '/rad': { dim: '1', scale: 1 }, 'N·m²': { dim: 'Nm2', scale: 1 }, 'W/m²': { dim: 'W/m2', scale: 1 }, 'rad/(N·m)': { dim: 'rad/Nm', scale: 1 },
+  m: { dim: 'm', scale: 1 },
+  mm: { dim: 'm', scale: 1e-3 },
+  cm: { dim: 'm', scale: 1e-2 },
+  km: { dim: 'm', scale: 1e3 },
+  in: { dim: 'm', scale: IN },
+  ft: { dim: 'm', scale: FT },
+  yd: { dim: 'm', scale: 3 * FT },
+  mi: { dim: 'm', scale: 5280 * FT },
+  'm²': { dim: 'm2', scale: 1 },
+  'dm²': { dim: 'm2', scale: 1e-2 },
+  'cm²': { dim: 'm2', scale: 1e-4 },
+  'mm²': { dim: 'm2', scale: 1e-6 },
+  'in²': { dim: 'm2', scale: IN * IN },
+  'ft²': { dim: 'm2', scale: FT * FT },
+  kg: { dim: 'kg', scale: 1 },
+  g: { dim: 'kg', scale: 1e-3 },
+  lb: { dim: 'kg', scale: LB },
+  oz: { dim: 'kg', scale: LB / 16 },
+  'kg/m²': { dim: 'kg/m2', scale: 1 },
+  'g/dm²': { dim: 'kg/m2', scale: 0.1 },
+  'g/m²': { dim: 'kg/m2', scale: 1e-3 },
+  'oz/ft²': { dim: 'kg/m2', scale: LB / 16 / (FT * FT) },
+  'kg/m³': { dim: 'kg/m3', scale: 1 },
+  'lb/ft³': { dim: 'kg/m3', scale: LB / FT ** 3 },
+  N: { dim: 'N', scale: 1 },
+  kgf: { dim: 'N', scale: G0 },
+  gf: { dim: 'N', scale: G0 * 1e-3 },
+  lbf: { dim: 'N', scale: LB * G0 },
+  ozf: { dim: 'N', scale: (LB / 16) * G0 },
+  'N·m': { dim: 'Nm', scale: 1 },
+  'N·cm': { dim: 'Nm', scale: 0.01 },
+  'mN·m': { dim: 'Nm', scale: 0.001 },
+  'ozf·in': { dim: 'Nm', scale: (LB / 16) * G0 * IN },
+  'lbf·in': { dim: 'Nm', scale: LB * G0 * IN },
+  Pa: { dim: 'Pa', scale: 1 },
+  MPa: { dim: 'Pa', scale: 1e6 },
+  GPa: { dim: 'Pa', scale: 1e9 },
+  hPa: { dim: 'Pa', scale: 100 },
+  psi: { dim: 'Pa', scale: (LB * G0) / (IN * IN) },
+  ksi: { dim: 'Pa', scale: (1000 * LB * G0) / (IN * IN) },
+  s: { dim: 's', scale: 1 },
+  min: { dim: 's', scale: 60 },
+  h: { dim: 's', scale: 3600 },
+  'm/s': { dim: 'm/s', scale: 1 },
+  'km/h': { dim: 'm/s', scale: 1 / 3.6 },
+  mph: { dim: 'm/s', scale: (5280 * FT) / 3600 },
+  kt: { dim: 'm/s', scale: 1852 / 3600 },
+  'ft/s': { dim: 'm/s', scale: FT },
+  'ft/min': { dim: 'm/s', scale: FT / 60 },
+  rad: { dim: 'rad', scale: 1 },
+  '°': { dim: 'rad', scale: Math.PI / 180 },
+  deg: { dim: 'rad', scale: Math.PI / 180 },
+  'rad/s': { dim: 'rad/s', scale: 1 },
+  rpm: { dim: 'rad/s', scale: TURN / 60 },
+  'rpm/V': { dim: 'rad/s/V', scale: TURN / 60 },
+  K: { dim: 'K', scale: 1 },
+  '°C': { dim: 'K', scale: 1, offset: 273.15 },
+  C: { dim: 'K', scale: 1, offset: 273.15 },
+  '°F': { dim: 'K', scale: 5 / 9, offset: 459.67 * (5 / 9) },
+  F: { dim: 'K', scale: 5 / 9, offset: 459.67 * (5 / 9) },
+  V: { dim: 'V', scale: 1 },
+  A: { dim: 'A', scale: 1 },
+  mA: { dim: 'A', scale: 1e-3 },
+  Ω: { dim: 'ohm', scale: 1 },
+  ohm: { dim: 'ohm', scale: 1 },
+  mΩ: { dim: 'ohm', scale: 1e-3 },
+  mohm: { dim: 'ohm', scale: 1e-3 },
+  mAh: { dim: 'As', scale: 3.6 },
+  Ah: { dim: 'As', scale: 3600 },
+  J: { dim: 'J', scale: 1 },
+  Wh: { dim: 'J', scale: 3600 },
+  kJ: { dim: 'J', scale: 1000 },
+  W: { dim: 'W', scale: 1 },
+  kW: { dim: 'W', scale: 1000 },
+  'W/kg': { dim: 'W/kg', scale: 1 },
+  'W/lb': { dim: 'W/kg', scale: 1 / LB },
+  '%': { dim: '1', scale: 0.01 },
+  '1': { dim: '1', scale: 1 },
+  g0: { dim: '1', scale: 1 },
+  'kg·m²': { dim: 'kgm2', scale: 1 },
+  '/rad': { dim: '1', scale: 1 },
+  'N·m²': { dim: 'Nm2', scale: 1 },
+  'W/m²': { dim: 'W/m2', scale: 1 },
+  'rad/(N·m)': { dim: 'rad/Nm', scale: 1 },
 };
 
 export interface Kind {
@@ -45,7 +115,12 @@ export interface Kind {
   readonly step: number;
 }
 
-const both = (unit: string, figures: number, step: number): Kind => ({ metric: unit, imperial: unit, figures, step });
+const both = (unit: string, figures: number, step: number): Kind => ({
+  metric: unit,
+  imperial: unit,
+  figures,
+  step,
+});
 
 export const KINDS = {
   length: { metric: 'mm', imperial: 'in', figures: 4, step: 1 },

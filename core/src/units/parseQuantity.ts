@@ -8,20 +8,77 @@ import { KINDS, UNITS, fromShown, type KindName, type UnitSystem } from './kinds
 export type ParseResult = { status: 'ok'; si: number } | { status: 'error'; message: string };
 
 /** A running value: plain number, or SI with a dimension. */
-interface Val { n: number; dim: string | null }
+interface Val {
+  n: number;
+  dim: string | null;
+}
 
 class EntryError extends Error {}
 
 const ALIASES: Record<string, string> = {
-  '"': 'in', inch: 'in', inches: 'in', "'": 'ft', feet: 'ft', foot: 'ft', grams: 'g', gram: 'g', lbs: 'lb', pound: 'lb', pounds: 'lb', ounce: 'oz', ounces: 'oz',
-  metre: 'm', metres: 'm', meter: 'm', meters: 'm', sec: 's', secs: 's', second: 's', seconds: 's', mins: 'min', minute: 'min', minutes: 'min', hour: 'h', hours: 'h',
-  degrees: 'deg', degC: '°C', degF: '°F', kmh: 'km/h', kph: 'km/h', knots: 'kt', 'ft^2': 'ft²', ft2: 'ft²', 'in^2': 'in²', in2: 'in²', 'm^2': 'm²', m2: 'm²', 'dm^2': 'dm²', dm2: 'dm²', 'cm^2': 'cm²', cm2: 'cm²',
-  'g/dm2': 'g/dm²', 'g/dm^2': 'g/dm²', 'kg/m2': 'kg/m²', 'kg/m^2': 'kg/m²', 'g/m2': 'g/m²', 'g/m^2': 'g/m²', 'oz/ft2': 'oz/ft²', 'kg/m3': 'kg/m³', Nm: 'N·m', mOhm: 'mΩ', mOhms: 'mΩ',
+  '"': 'in',
+  inch: 'in',
+  inches: 'in',
+  "'": 'ft',
+  feet: 'ft',
+  foot: 'ft',
+  grams: 'g',
+  gram: 'g',
+  lbs: 'lb',
+  pound: 'lb',
+  pounds: 'lb',
+  ounce: 'oz',
+  ounces: 'oz',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  sec: 's',
+  secs: 's',
+  second: 's',
+  seconds: 's',
+  mins: 'min',
+  minute: 'min',
+  minutes: 'min',
+  hour: 'h',
+  hours: 'h',
+  degrees: 'deg',
+  degC: '°C',
+  degF: '°F',
+  kmh: 'km/h',
+  kph: 'km/h',
+  knots: 'kt',
+  'ft^2': 'ft²',
+  ft2: 'ft²',
+  'in^2': 'in²',
+  in2: 'in²',
+  'm^2': 'm²',
+  m2: 'm²',
+  'dm^2': 'dm²',
+  dm2: 'dm²',
+  'cm^2': 'cm²',
+  cm2: 'cm²',
+  'g/dm2': 'g/dm²',
+  'g/dm^2': 'g/dm²',
+  'kg/m2': 'kg/m²',
+  'kg/m^2': 'kg/m²',
+  'g/m2': 'g/m²',
+  'g/m^2': 'g/m²',
+  'oz/ft2': 'oz/ft²',
+  'kg/m3': 'kg/m³',
+  Nm: 'N·m',
+  mOhm: 'mΩ',
+  mOhms: 'mΩ',
 };
 
-const TOKEN = /\s*(?:(\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?|[.,]\d+)|([+\-*/()])|(%|"|'|°[CF]?|(?:[A-Za-zΩ]+[²³]?(?:·[A-Za-z]+[²³]?)?(?:\^?[23])?(?:\/(?!\d)[A-Za-z]+[²³]?(?:\^?[23])?)?)))/y;
+const TOKEN =
+  /\s*(?:(\d+(?:[.,]\d+)?(?:[eE][-+]?\d+)?|[.,]\d+)|([+\-*/()])|(%|"|'|°[CF]?|(?:[A-Za-zΩ]+[²³]?(?:·[A-Za-z]+[²³]?)?(?:\^?[23])?(?:\/(?!\d)[A-Za-z]+[²³]?(?:\^?[23])?)?)))/y;
 
-interface Tok { kind: 'num' | 'op' | 'unit'; text: string; value: number }
+interface Tok {
+  kind: 'num' | 'op' | 'unit';
+  text: string;
+  value: number;
+}
 
 function tokenise(text: string): Tok[] {
   const out: Tok[] = [];
@@ -47,12 +104,20 @@ function unitNamed(name: string): string {
 /** Recursive descent over sums, products and compound quantities. */
 class Reader {
   private i = 0;
-  constructor(private readonly toks: Tok[], private readonly homeUnit: string) {}
+  constructor(
+    private readonly toks: Tok[],
+    private readonly homeUnit: string,
+  ) {}
 
-  private peek(): Tok | undefined { return this.toks[this.i]; }
+  private peek(): Tok | undefined {
+    return this.toks[this.i];
+  }
   private takeOp(...ops: string[]): string | null {
     const t = this.peek();
-    if (t?.kind === 'op' && ops.includes(t.text)) { this.i++; return t.text; }
+    if (t?.kind === 'op' && ops.includes(t.text)) {
+      this.i++;
+      return t.text;
+    }
     return null;
   }
 
@@ -65,7 +130,8 @@ class Reader {
 
   private sum(): Val {
     let v = this.product();
-    for (let op = this.takeOp('+', '-'); op; op = this.takeOp('+', '-')) v = this.add(v, this.product(), op === '+' ? 1 : -1);
+    for (let op = this.takeOp('+', '-'); op; op = this.takeOp('+', '-'))
+      v = this.add(v, this.product(), op === '+' ? 1 : -1);
     return v;
   }
 
@@ -92,7 +158,10 @@ class Reader {
   }
 
   private signed(): Val {
-    if (this.takeOp('-')) { const v = this.signed(); return { n: -v.n, dim: v.dim }; }
+    if (this.takeOp('-')) {
+      const v = this.signed();
+      return { n: -v.n, dim: v.dim };
+    }
     this.takeOp('+');
     return this.atom();
   }
@@ -147,7 +216,11 @@ export function parseQuantity(text: string, kind: KindName, system: UnitSystem):
   try {
     const v = new Reader(tokenise(text), home).readAll();
     const si = v.dim === null ? fromShown(v.n, home) : v.n;
-    if (v.dim !== null && v.dim !== UNITS[home].dim) return { status: 'error', message: `That unit does not fit here; the field is in ${home === '1' ? 'plain numbers' : home}.` };
+    if (v.dim !== null && v.dim !== UNITS[home].dim)
+      return {
+        status: 'error',
+        message: `That unit does not fit here; the field is in ${home === '1' ? 'plain numbers' : home}.`,
+      };
     if (!Number.isFinite(si)) return { status: 'error', message: 'That does not come to a number.' };
     return { status: 'ok', si };
   } catch (e) {

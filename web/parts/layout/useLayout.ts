@@ -6,6 +6,10 @@ import { useLiveReport } from '../useLiveReport';
 
 export type StallKind = 'level' | 'sideslip' | 'rolling' | 'turn';
 
-export function useLayout(stall: StallKind = 'level'): { report: LayoutReport | null; busy: boolean; trouble: string | null } {
+export function useLayout(stall: StallKind = 'level'): {
+  report: LayoutReport | null;
+  busy: boolean;
+  trouble: string | null;
+} {
   return useLiveReport(stall, (at) => reportLayout({ ...at, stall }));
 }

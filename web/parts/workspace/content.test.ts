@@ -3,8 +3,14 @@ import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { reduceContent, type Content } from './content';
 import { readDraft, writeDraft, type Saved } from './saving';
 
-const content = (): Content => ({ document: bitternDocument(), tests: bitternProject().tests.map((t, i) => ({ id: String(i + 1), versionId: 1, body: t.body })) });
-const ok = (r: ReturnType<typeof reduceContent>): Content => { if (r.status !== 'ok') throw new Error(r.message); return r.content; };
+const content = (): Content => ({
+  document: bitternDocument(),
+  tests: bitternProject().tests.map((t, i) => ({ id: String(i + 1), versionId: 1, body: t.body })),
+});
+const ok = (r: ReturnType<typeof reduceContent>): Content => {
+  if (r.status !== 'ok') throw new Error(r.message);
+  return r.content;
+};
 
 describe('edits', () => {
   it('sets, inserts and removes without touching the old state', () => {
@@ -12,29 +18,82 @@ describe('edits', () => {
     const a = ok(reduceContent(c, { type: 'set', path: 'document.design.items.battery.x', value: 0.18 }));
     expect(a.document.design.items.find((i) => i.id === 'battery')!.x).toBe(0.18);
     expect(c.document.design.items.find((i) => i.id === 'battery')!.x).toBe(0.23);
-    const b = ok(reduceContent(a, { type: 'insert', path: 'document.design.loadings', value: { id: 'new', name: 'New', count: 3 }, at: 1 }));
+    const b = ok(
+      reduceContent(a, {
+        type: 'insert',
+        path: 'document.design.loadings',
+        value: { id: 'new', name: 'New', count: 3 },
+        at: 1,
+      }),
+    );
     expect(b.document.design.loadings[1].id).toBe('new');
-    expect(ok(reduceContent(b, { type: 'remove', path: 'document.design.loadings', index: 1 })).document.design.loadings).toEqual(a.document.design.loadings);
+    expect(
+      ok(reduceContent(b, { type: 'remove', path: 'document.design.loadings', index: 1 })).document.design
+        .loadings,
+    ).toEqual(a.document.design.loadings);
   });
   it('several changes are one step', () => {
-    const r = ok(reduceContent(content(), { type: 'apply', changes: [{ path: 'document.brief.site.wind', value: 2 }, { path: 'document.design.structure.spar.outer', value: 0.012 }] }));
-    expect([r.document.brief.site.wind, (r.document.design.structure.spar as { outer: number }).outer]).toEqual([2, 0.012]);
+    const r = ok(
+      reduceContent(content(), {
+        type: 'apply',
+        changes: [
+          { path: 'document.brief.site.wind', value: 2 },
+          { path: 'document.design.structure.spar.outer', value: 0.012 },
+        ],
+      }),
+    );
+    expect([
+      r.document.brief.site.wind,
+      (r.document.design.structure.spar as { outer: number }).outer,
+    ]).toEqual([2, 0.012]);
   });
   it.each([
-    ['document.design.surfaces.wing.stations.0.chord', -0.1], ['document.design.items.motor.x', NaN], ['document.brief.requirements.strip.max', null], ['document.design.surfaces.wing.stations.0.section', 'ghost'], ['tests.1.body.record.wind', 400], ['document.design.loadings', []],
-  ])('refuses %s = %s with a sentence', (path, value) => { const r = reduceContent(content(), { type: 'set', path, value }); expect(r.status).toBe('refused'); if (r.status === 'refused') expect(r.message).toMatch(/^[A-Z].{6,}/); });
+    ['document.design.surfaces.wing.stations.0.chord', -0.1],
+    ['document.design.items.motor.x', NaN],
+    ['document.brief.requirements.strip.max', null],
+    ['document.design.surfaces.wing.stations.0.section', 'ghost'],
+    ['tests.1.body.record.wind', 400],
+    ['document.design.loadings', []],
+  ])('refuses %s = %s with a sentence', (path, value) => {
+    const r = reduceContent(content(), { type: 'set', path, value });
+    expect(r.status).toBe('refused');
+    if (r.status === 'refused') expect(r.message).toMatch(/^[A-Z].{6,}/);
+  });
 });
 
 describe('drafts', () => {
-  const memory = (): Storage => { const m = new Map<string, string>(); return { getItem: (k: string) => m.get(k) ?? null, setItem: (k: string, v: string) => { m.set(k, v); }, removeItem: (k: string) => { m.delete(k); }, clear: () => m.clear(), key: () => null, length: 0 }; };
-  const savedOf = (c: Content): Saved => ({ document: c.document, revision: 4, tests: new Map(c.tests.map((t) => [t.id, { body: t.body, revision: 2 }])) });
+  const memory = (): Storage => {
+    const m = new Map<string, string>();
+    return {
+      getItem: (k: string) => m.get(k) ?? null,
+      setItem: (k: string, v: string) => {
+        m.set(k, v);
+      },
+      removeItem: (k: string) => {
+        m.delete(k);
+      },
+      clear: () => m.clear(),
+      key: () => null,
+      length: 0,
+    };
+  };
+  const savedOf = (c: Content): Saved => ({
+    document: c.document,
+    revision: 4,
+    tests: new Map(c.tests.map((t) => [t.id, { body: t.body, revision: 2 }])),
+  });
   it('keeps what is not saved and clears when it is', () => {
-    const store = memory(), c = content();
+    const store = memory(),
+      c = content();
     const next = ok(reduceContent(c, { type: 'set', path: 'document.brief.site.wind', value: 3 }));
     writeDraft(store, 1, next, savedOf(c));
     expect(readDraft(store, 1)).toMatchObject({ base: 4, document: { brief: { site: { wind: 3 } } } });
     writeDraft(store, 1, next, savedOf(next));
     expect(readDraft(store, 1)).toBeNull();
   });
-  it('a damaged draft is no draft', () => { const store = memory(); store.setItem('skiametra-draft-1', '{'); expect(readDraft(store, 1)).toBeNull(); });
+  it('a damaged draft is no draft', () => {
+    const store = memory();
+    store.setItem('skiametra-draft-1', '{');
+    expect(readDraft(store, 1)).toBeNull();
+  });
 });

@@ -2,10 +2,26 @@
  * The editable content of a workspace and its one reducer. Content is a design document plus the project's
  * tests; every edit is one undo step; an edit that the schema refuses leaves the old state as it was.
  */
-import { documentSchema, getPath, referenceProblems, sentenceOf, setPath, testBodySchema, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import {
+  documentSchema,
+  getPath,
+  referenceProblems,
+  sentenceOf,
+  setPath,
+  testBodySchema,
+  type DesignDocument,
+  type TestBody,
+} from '@skiametra/core/design';
 
-export interface ContentTest { id: string; versionId: number; body: TestBody }
-export interface Content { document: DesignDocument; tests: ContentTest[] }
+export interface ContentTest {
+  id: string;
+  versionId: number;
+  body: TestBody;
+}
+export interface Content {
+  document: DesignDocument;
+  tests: ContentTest[];
+}
 
 export type Edit =
   | { type: 'set'; path: string; value: unknown }
@@ -23,15 +39,23 @@ function listAt(content: Content, path: string): unknown[] {
 
 function changed(content: Content, edit: Edit): Content {
   switch (edit.type) {
-    case 'set': return setPath(content, edit.path, edit.value);
-    case 'apply': return edit.changes.reduce((c, ch) => setPath(c, ch.path, ch.value), content);
+    case 'set':
+      return setPath(content, edit.path, edit.value);
+    case 'apply':
+      return edit.changes.reduce((c, ch) => setPath(c, ch.path, ch.value), content);
     case 'insert': {
       const list = listAt(content, edit.path);
       const at = edit.at ?? list.length;
       return setPath(content, edit.path, [...list.slice(0, at), edit.value, ...list.slice(at)]);
     }
-    case 'remove': return setPath(content, edit.path, listAt(content, edit.path).filter((_, i) => i !== edit.index));
-    case 'replace': return edit.content;
+    case 'remove':
+      return setPath(
+        content,
+        edit.path,
+        listAt(content, edit.path).filter((_, i) => i !== edit.index),
+      );
+    case 'replace':
+      return edit.content;
   }
 }
 

@@ -13,18 +13,39 @@ export type SaveState =
   | { status: 'conflict'; theirs: DesignDocument; revision: number }
   | { status: 'test-conflict'; testId: string; theirs: TestBody; revision: number };
 
-export interface Saved { document: DesignDocument; revision: number; tests: Map<string, { body: TestBody; revision: number }> }
+export interface Saved {
+  document: DesignDocument;
+  revision: number;
+  tests: Map<string, { body: TestBody; revision: number }>;
+}
 
-interface Draft { base: number; document: DesignDocument; tests: ContentTest[]; testRevisions: [string, number][] }
+interface Draft {
+  base: number;
+  document: DesignDocument;
+  tests: ContentTest[];
+  testRevisions: [string, number][];
+}
 
 const draftKey = (versionId: number) => `skiametra-draft-${versionId}`;
 
 /** Writes the unsaved content to the browser's own store; clears it when there is nothing unsaved. */
 export function writeDraft(storage: Storage, versionId: number, content: Content, saved: Saved): void {
   const tests = content.tests.filter((t) => saved.tests.get(t.id)?.body !== t.body);
-  if (content.document === saved.document && tests.length === 0) { storage.removeItem(draftKey(versionId)); return; }
-  const draft: Draft = { base: saved.revision, document: content.document, tests, testRevisions: [...saved.tests].map(([k, v]) => [k, v.revision]) };
-  try { storage.setItem(draftKey(versionId), JSON.stringify(draft)); } catch { /* storage full: the server copy remains */ }
+  if (content.document === saved.document && tests.length === 0) {
+    storage.removeItem(draftKey(versionId));
+    return;
+  }
+  const draft: Draft = {
+    base: saved.revision,
+    document: content.document,
+    tests,
+    testRevisions: [...saved.tests].map(([k, v]) => [k, v.revision]),
+  };
+  try {
+    storage.setItem(draftKey(versionId), JSON.stringify(draft));
+  } catch {
+    /* storage full: the server copy remains */
+  }
 }
 
 /** A draft left behind by an earlier page, or null. */

@@ -5,9 +5,18 @@ import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { setPath, type DesignDocument, type TestBody } from '@skiametra/core/design';
 
 type Save = (id: number, base: number, data: unknown) => Promise<unknown>;
-const server = vi.hoisted(() => ({ saveVersion: null as unknown as Save, saveTest: null as unknown as Save }));
-vi.mock('../../server/actions', () => ({ saveVersionAction: (...a: Parameters<Save>) => server.saveVersion(...a), saveTestAction: (...a: Parameters<Save>) => server.saveTest(...a) }));
-vi.mock('../../workers/coreClient', async (original) => ({ ...(await original<object>()), assessLive: async (d: DesignDocument) => assess(d.brief, d.design, d.calibration, new Map()) }));
+const server = vi.hoisted(() => ({
+  saveVersion: null as unknown as Save,
+  saveTest: null as unknown as Save,
+}));
+vi.mock('../../server/actions', () => ({
+  saveVersionAction: (...a: Parameters<Save>) => server.saveVersion(...a),
+  saveTestAction: (...a: Parameters<Save>) => server.saveTest(...a),
+}));
+vi.mock('../../workers/coreClient', async (original) => ({
+  ...(await original<object>()),
+  assessLive: async (d: DesignDocument) => assess(d.brief, d.design, d.calibration, new Map()),
+}));
 
 const { createWorkspace } = await import('./store');
 
@@ -15,22 +24,57 @@ const person = { id: 1, name: 'Pilot', units: 'metric' as const };
 const memory = new Map<string, string>();
 
 function open(document: DesignDocument = bitternDocument()) {
-  const tests = bitternProject().tests.map((t, i) => ({ id: String(i + 1), versionId: 7, airframeId: 1, revision: 3, body: t.body }));
-  return createWorkspace({ project: { id: 1, name: 'P', aircraft: 'A' }, versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document, revision: 5 }], tests, airframes: [] }, 7, person, [person]);
+  const tests = bitternProject().tests.map((t, i) => ({
+    id: String(i + 1),
+    versionId: 7,
+    airframeId: 1,
+    revision: 3,
+    body: t.body,
+  }));
+  return createWorkspace(
+    {
+      project: { id: 1, name: 'P', aircraft: 'A' },
+      versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document, revision: 5 }],
+      tests,
+      airframes: [],
+    },
+    7,
+    person,
+    [person],
+  );
 }
 
 const wind = (w: ReturnType<typeof open>) => w.getState().content.document.brief.site.wind;
-const setWind = (w: ReturnType<typeof open>, value: number) => w.getState().edit({ type: 'set', path: 'document.brief.site.wind', value });
+const setWind = (w: ReturnType<typeof open>, value: number) =>
+  w.getState().edit({ type: 'set', path: 'document.brief.site.wind', value });
 
 beforeEach(() => {
   vi.useFakeTimers();
   memory.clear();
-  vi.stubGlobal('window', { localStorage: { getItem: (k: string) => memory.get(k) ?? null, setItem: (k: string, v: string) => { memory.set(k, v); }, removeItem: (k: string) => { memory.delete(k); } }, addEventListener: () => undefined, removeEventListener: () => undefined });
+  vi.stubGlobal('window', {
+    localStorage: {
+      getItem: (k: string) => memory.get(k) ?? null,
+      setItem: (k: string, v: string) => {
+        memory.set(k, v);
+      },
+      removeItem: (k: string) => {
+        memory.delete(k);
+      },
+    },
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  });
   let revision = 5;
-  server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: ++revision } }));
+  server.saveVersion = vi.fn(async () => ({
+    status: 'ok',
+    value: { status: 'saved', revision: ++revision },
+  }));
   server.saveTest = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: 4 } }));
 });
-afterEach(() => { vi.useRealTimers(); vi.unstubAllGlobals(); });
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
 
 describe('undo and redo', () => {
   it('every edit is a step; a refused one is none and says why', () => {
@@ -58,11 +102,23 @@ describe('undo and redo', () => {
     w.getState().undo();
     expect(wind(w)).toBe(2);
   });
-  it('a new edit drops what was undone', () => { const w = open(); setWind(w, 1); w.getState().undo(); setWind(w, 2); expect(w.getState().future).toEqual([]); });
+  it('a new edit drops what was undone', () => {
+    const w = open();
+    setWind(w, 1);
+    w.getState().undo();
+    setWind(w, 2);
+    expect(w.getState().future).toEqual([]);
+  });
   it('a test added to the database is not taken back by undo', () => {
     const w = open();
     setWind(w, 1);
-    w.getState().addTest({ id: '9', versionId: 7, airframeId: 1, revision: 1, body: bitternProject().tests[0].body });
+    w.getState().addTest({
+      id: '9',
+      versionId: 7,
+      airframeId: 1,
+      revision: 1,
+      body: bitternProject().tests[0].body,
+    });
     w.getState().undo();
     expect(w.getState().content.tests.map((t) => t.id)).toContain('9');
   });
@@ -92,7 +148,10 @@ describe('saving', () => {
   it('a server that is away: kept in the browser, tried again until it answers', async () => {
     const w = open();
     let away = true;
-    server.saveVersion = vi.fn(async () => { if (away) throw new TypeError('fetch failed'); return { status: 'ok', value: { status: 'saved', revision: 6 } }; });
+    server.saveVersion = vi.fn(async () => {
+      if (away) throw new TypeError('fetch failed');
+      return { status: 'ok', value: { status: 'saved', revision: 6 } };
+    });
     setWind(w, 4);
     await vi.advanceTimersByTimeAsync(5000);
     expect(w.getState().saveState.status).toBe('offline');
@@ -105,7 +164,12 @@ describe('saving', () => {
   it('what was typed while a save was under way is saved next', async () => {
     const w = open();
     let release: (v: unknown) => void = () => undefined;
-    server.saveVersion = vi.fn(() => new Promise((r) => { release = r; }));
+    server.saveVersion = vi.fn(
+      () =>
+        new Promise((r) => {
+          release = r;
+        }),
+    );
     setWind(w, 1);
     await vi.advanceTimersByTimeAsync(600);
     setWind(w, 2);
@@ -117,7 +181,9 @@ describe('saving', () => {
   });
   it('a draft left by a closed page comes back as one undo step', async () => {
     const a = open();
-    server.saveVersion = vi.fn(async () => { throw new TypeError('fetch failed'); });
+    server.saveVersion = vi.fn(async () => {
+      throw new TypeError('fetch failed');
+    });
     setWind(a, 6);
     await vi.advanceTimersByTimeAsync(700);
     const b = open();
@@ -128,7 +194,10 @@ describe('saving', () => {
     expect(wind(b)).toBe(0.5);
   });
   it('a draft that the schema refuses is left alone', () => {
-    memory.set('skiametra-draft-7', JSON.stringify({ base: 5, document: { brief: 1 }, tests: [], testRevisions: [] }));
+    memory.set(
+      'skiametra-draft-7',
+      JSON.stringify({ base: 5, document: { brief: 1 }, tests: [], testRevisions: [] }),
+    );
     const w = open();
     w.getState().begin();
     expect(wind(w)).toBe(0.5);
@@ -136,7 +205,12 @@ describe('saving', () => {
 });
 
 describe('two windows', () => {
-  const conflicting = (theirs: DesignDocument) => { server.saveVersion = vi.fn(async (_id: number, base: number) => ({ status: 'ok', value: base === 5 ? { status: 'conflict', revision: 9, theirs } : { status: 'saved', revision: 10 } })); };
+  const conflicting = (theirs: DesignDocument) => {
+    server.saveVersion = vi.fn(async (_id: number, base: number) => ({
+      status: 'ok',
+      value: base === 5 ? { status: 'conflict', revision: 9, theirs } : { status: 'saved', revision: 10 },
+    }));
+  };
   const begun = async () => {
     const w = open();
     setWind(w, 2);
@@ -175,7 +249,13 @@ describe('two windows', () => {
     expect(wind(w)).toBe(3);
   });
   it('a merge that breaks a reference is refused with a sentence', async () => {
-    conflicting(setPath(bitternDocument(), 'design.sections', bitternDocument().design.sections.map((s) => (s.id === 'tail-section' ? { ...s, id: 'other' } : s))));
+    conflicting(
+      setPath(
+        bitternDocument(),
+        'design.sections',
+        bitternDocument().design.sections.map((s) => (s.id === 'tail-section' ? { ...s, id: 'other' } : s)),
+      ),
+    );
     const w = await begun();
     expect(w.getState().settle('merge')[0]).toMatch(/cannot be merged/);
     expect(w.getState().saveState.status).toBe('conflict');
@@ -184,21 +264,57 @@ describe('two windows', () => {
     const w = open();
     const body = w.getState().content.tests[1].body;
     const theirs: TestBody = { ...body, card: { ...body.card, question: 'theirs' } };
-    server.saveTest = vi.fn(async (_id: number, base: number) => ({ status: 'ok', value: base === 3 ? { status: 'conflict', revision: 8, theirs } : { status: 'saved', revision: 9 } }));
+    server.saveTest = vi.fn(async (_id: number, base: number) => ({
+      status: 'ok',
+      value: base === 3 ? { status: 'conflict', revision: 8, theirs } : { status: 'saved', revision: 9 },
+    }));
     w.getState().edit({ type: 'set', path: 'tests.2.body.record.notes', value: 'mine' });
     await vi.advanceTimersByTimeAsync(600);
     expect(w.getState().saveState.status).toBe('test-conflict');
     w.getState().settle('merge');
-    expect(w.getState().content.tests[1].body).toMatchObject({ card: { question: 'theirs' }, record: { notes: 'mine' } });
+    expect(w.getState().content.tests[1].body).toMatchObject({
+      card: { question: 'theirs' },
+      record: { notes: 'mine' },
+    });
     await vi.advanceTimersByTimeAsync(700);
     expect(w.getState().saveState.status).toBe('saved');
   });
 });
 
 it('the compared version has a ledger of its own', async () => {
-  const w = createWorkspace({ project: { id: 1, name: 'P', aircraft: 'A' }, versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document: bitternDocument(), revision: 1 }, { id: 8, name: 'A 2', parentId: 7, reason: '', updatedAt: '', document: setPath(bitternDocument(), 'design.items.battery.x', 0.15), revision: 1 }], tests: [], airframes: [] }, 8, person, [person]);
+  const w = createWorkspace(
+    {
+      project: { id: 1, name: 'P', aircraft: 'A' },
+      versions: [
+        {
+          id: 7,
+          name: 'A 1',
+          parentId: null,
+          reason: '',
+          updatedAt: '',
+          document: bitternDocument(),
+          revision: 1,
+        },
+        {
+          id: 8,
+          name: 'A 2',
+          parentId: 7,
+          reason: '',
+          updatedAt: '',
+          document: setPath(bitternDocument(), 'design.items.battery.x', 0.15),
+          revision: 1,
+        },
+      ],
+      tests: [],
+      airframes: [],
+    },
+    8,
+    person,
+    [person],
+  );
   w.getState().begin();
   await vi.advanceTimersByTimeAsync(10);
-  const margin = (l: ReturnType<typeof w.getState>['ledger']) => l!.entries.find((e) => e.id === 'staticMargin' && e.state === 'ferry')!.value;
+  const margin = (l: ReturnType<typeof w.getState>['ledger']) =>
+    l!.entries.find((e) => e.id === 'staticMargin' && e.state === 'ferry')!.value;
   expect(margin(w.getState().ledger)).toBeGreaterThan(margin(w.getState().againstLedger));
 });

@@ -9,7 +9,19 @@ import { createWorkspace, type Workspace, type WorkspaceStore } from './store';
 
 const WorkspaceContext = createContext<WorkspaceStore | null>(null);
 
-export function WorkspaceProvider({ data, versionId, person, people, children }: { data: WorkspaceData; versionId: number; person: Person; people: Person[]; children: ReactNode }) {
+export function WorkspaceProvider({
+  data,
+  versionId,
+  person,
+  people,
+  children,
+}: {
+  data: WorkspaceData;
+  versionId: number;
+  person: Person;
+  people: Person[];
+  children: ReactNode;
+}) {
   const [store] = useState(() => createWorkspace(data, versionId, person, people));
   useEffect(() => store.getState().begin(), [store]);
   return <WorkspaceContext.Provider value={store}>{children}</WorkspaceContext.Provider>;
@@ -34,16 +46,35 @@ export function useEntry(id: string, state: string): LedgerEntry | undefined {
 const SAME_TURNS = 0.04;
 
 /** Tests of this version that the present prediction can be held against: a flight on other turns or another motor is another flight, a bench run of another propeller another drive. */
-export function comparableTests(w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>): Workspace['content']['tests'] {
+export function comparableTests(
+  w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>,
+): Workspace['content']['tests'] {
   const turns = w.ledger ? entryOf(w.ledger, 'launchTurns', 'all')?.value : undefined;
   return w.content.tests.filter((t) => {
-    const r = t.body.record.rubber, b = t.body.bench;
-    return t.versionId === w.versionId && (!b || isOwnDrive(w.content.document.design, b)) && (!r || (turns !== undefined && r.motorLength === null && r.pitch === null && Math.abs(r.launchTurns / turns - 1) < SAME_TURNS));
+    const r = t.body.record.rubber,
+      b = t.body.bench;
+    return (
+      t.versionId === w.versionId &&
+      (!b || isOwnDrive(w.content.document.design, b)) &&
+      (!r ||
+        (turns !== undefined &&
+          r.motorLength === null &&
+          r.pitch === null &&
+          Math.abs(r.launchTurns / turns - 1) < SAME_TURNS))
+    );
   });
 }
 
 /** Measurements of a quantity in a state on this version, combined; null when none. */
-export function measuredOf(w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>, id: string, state: string): { value: number; sigma: number; count: number } | null {
-  const list: Measurement[] = comparableTests(w).flatMap((t) => t.body.measurements.filter((m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside));
+export function measuredOf(
+  w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>,
+  id: string,
+  state: string,
+): { value: number; sigma: number; count: number } | null {
+  const list: Measurement[] = comparableTests(w).flatMap((t) =>
+    t.body.measurements.filter(
+      (m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside,
+    ),
+  );
   return list.length ? combine(list) : null;
 }

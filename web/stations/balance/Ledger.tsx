@@ -19,36 +19,201 @@ export function MassLedger() {
   const edit = useWorkspace((w) => w.edit);
   const items = design.items;
   const [more, setMore] = useState(false);
-  const mu = shownUnit('mass', units), lu = shownUnit('length', units);
-  const weighed = (i: number) => <QuantityField label={`Weighed, row ${i + 1}`} hideLabel value={items[i]?.weighed ?? null} kind="mass" hideUnit onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: si })} onClear={() => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: null })} />;
+  const mu = shownUnit('mass', units),
+    lu = shownUnit('length', units);
+  const weighed = (i: number) => (
+    <QuantityField
+      label={`Weighed, row ${i + 1}`}
+      hideLabel
+      value={items[i]?.weighed ?? null}
+      kind="mass"
+      hideUnit
+      onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: si })}
+      onClear={() => edit({ type: 'set', path: `${D}.items.${i}.weighed`, value: null })}
+    />
+  );
   const planned = (i: number) => {
     const item = items[i];
     if (!item) return null;
-    if (item.planned.kind !== 'mass') return <span className="num" title={item.planned.kind === 'areal' ? `Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface` : 'Calculated from skin, core and covering'}>{formatValue(plannedItem(item, design).mass, 'mass', units)}</span>;
-    return <QuantityField label={`Planned, row ${i + 1}`} hideLabel hideUnit value={item.planned.mass} kind="mass" onCommit={(si) => edit({ type: 'set', path: `${D}.items.${i}.planned`, value: { kind: 'mass', mass: si } })} />;
+    if (item.planned.kind !== 'mass')
+      return (
+        <span
+          className="num"
+          title={
+            item.planned.kind === 'areal'
+              ? `Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface`
+              : 'Calculated from skin, core and covering'
+          }
+        >
+          {formatValue(plannedItem(item, design).mass, 'mass', units)}
+        </span>
+      );
+    return (
+      <QuantityField
+        label={`Planned, row ${i + 1}`}
+        hideLabel
+        hideUnit
+        value={item.planned.mass}
+        kind="mass"
+        onCommit={(si) =>
+          edit({ type: 'set', path: `${D}.items.${i}.planned`, value: { kind: 'mass', mass: si } })
+        }
+      />
+    );
   };
-  const place = (i: number) => (items[i] && items[i].planned.kind !== 'mass' ? <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span> : <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />);
+  const place = (i: number) =>
+    items[i] && items[i].planned.kind !== 'mass' ? (
+      <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span>
+    ) : (
+      <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />
+    );
   const movable = (i: number) => {
     const item = items[i];
     if (!item) return null;
-    return <input type="checkbox" aria-label={`${item.name} can move`} checked={item.movable !== null} title={item.movable ? `from ${formatQuantity(item.movable.from, 'length', units)} to ${formatQuantity(item.movable.to, 'length', units)}` : 'fixed'} onChange={(e) => edit({ type: 'set', path: `${D}.items.${i}.movable`, value: e.target.checked ? { from: item.x - 0.05, to: item.x + 0.05 } : null })} />;
+    return (
+      <input
+        type="checkbox"
+        aria-label={`${item.name} can move`}
+        checked={item.movable !== null}
+        title={
+          item.movable
+            ? `from ${formatQuantity(item.movable.from, 'length', units)} to ${formatQuantity(item.movable.to, 'length', units)}`
+            : 'fixed'
+        }
+        onChange={(e) =>
+          edit({
+            type: 'set',
+            path: `${D}.items.${i}.movable`,
+            value: e.target.checked ? { from: item.x - 0.05, to: item.x + 0.05 } : null,
+          })
+        }
+      />
+    );
   };
-  const plan = loadedState(design, { count: 0 }, 'plan', 1).mass, best = loadedState(design, { count: 0 }, 'best', 1).mass;
+  const plan = loadedState(design, { count: 0 }, 'plan', 1).mass,
+    best = loadedState(design, { count: 0 }, 'best', 1).mass;
   return (
-    <section className="block"><h2>Mass ledger <span className="right"><label className="dim" style={{ fontSize: '0.75rem' }}><input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups and heights</label></span></h2>
-      <SheetTable path={`${D}.items`} caption="Mass ledger" addLabel="Add an item" newRow={(): Item => ({ id: freshId('item', items), name: 'New item', group: 'other', planned: { kind: 'mass', mass: 0.02 }, basis: 'guess', spread: 0.15, weighed: null, x: 0.3, y: 0, z: 0, inWing: false, movable: null })}
+    <section className="block">
+      <h2>
+        Mass ledger{' '}
+        <span className="right">
+          <label className="dim" style={{ fontSize: '0.75rem' }}>
+            <input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups and
+            heights
+          </label>
+        </span>
+      </h2>
+      <SheetTable
+        path={`${D}.items`}
+        caption="Mass ledger"
+        addLabel="Add an item"
+        newRow={(): Item => ({
+          id: freshId('item', items),
+          name: 'New item',
+          group: 'other',
+          planned: { kind: 'mass', mass: 0.02 },
+          basis: 'guess',
+          spread: 0.15,
+          weighed: null,
+          x: 0.3,
+          y: 0,
+          z: 0,
+          inWing: false,
+          movable: null,
+        })}
         columns={[
           { key: 'name', label: 'Item', cell: { type: 'text' } },
-          ...(more ? [{ key: 'group', label: 'Group', cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) }, width: 92 }] : []),
-          { key: 'planned', label: `Planned [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => planned(i), paste: { kind: 'mass', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'planned.mass' : null) } }, width: 58 },
-          ...(more ? [{ key: 'how', label: 'Mass from', cell: { type: 'shown' as const, render: (_: unknown, i: number) => <MassFrom index={i} /> }, width: 80 }] : []),
-          { key: 'basis', label: 'Known by', cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) }, width: 78 },
-          { key: 'weighed', label: `Weighed [${mu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => weighed(i), paste: { kind: 'mass', sub: () => 'weighed' } }, width: 58 },
-          { key: 'x', label: `x [${lu}]`, numeric: true, cell: { type: 'shown', render: (_, i) => place(i), paste: { kind: 'length', sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'x' : null) } }, width: 52 },
-          ...(more ? [{ key: 'z', label: 'z', cell: { type: 'quantity' as const, kind: 'length' as const }, width: 60 }] : []),
+          ...(more
+            ? [
+                {
+                  key: 'group',
+                  label: 'Group',
+                  cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) },
+                  width: 92,
+                },
+              ]
+            : []),
+          {
+            key: 'planned',
+            label: `Planned [${mu}]`,
+            numeric: true,
+            cell: {
+              type: 'shown',
+              render: (_, i) => planned(i),
+              paste: {
+                kind: 'mass',
+                sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'planned.mass' : null),
+              },
+            },
+            width: 58,
+          },
+          ...(more
+            ? [
+                {
+                  key: 'how',
+                  label: 'Mass from',
+                  cell: { type: 'shown' as const, render: (_: unknown, i: number) => <MassFrom index={i} /> },
+                  width: 80,
+                },
+              ]
+            : []),
+          {
+            key: 'basis',
+            label: 'Known by',
+            cell: { type: 'choice', options: BASES.map((b) => ({ value: b, label: b })) },
+            width: 78,
+          },
+          {
+            key: 'weighed',
+            label: `Weighed [${mu}]`,
+            numeric: true,
+            cell: {
+              type: 'shown',
+              render: (_, i) => weighed(i),
+              paste: { kind: 'mass', sub: () => 'weighed' },
+            },
+            width: 58,
+          },
+          {
+            key: 'x',
+            label: `x [${lu}]`,
+            numeric: true,
+            cell: {
+              type: 'shown',
+              render: (_, i) => place(i),
+              paste: {
+                kind: 'length',
+                sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'x' : null),
+              },
+            },
+            width: 52,
+          },
+          ...(more
+            ? [
+                {
+                  key: 'z',
+                  label: 'z',
+                  cell: { type: 'quantity' as const, kind: 'length' as const },
+                  width: 60,
+                },
+              ]
+            : []),
           { key: 'move', label: 'Moves', cell: { type: 'shown', render: (_, i) => movable(i) }, width: 44 },
         ]}
-        footer={<tr className="sum"><td>Empty</td>{more && <td />}<td className="num">{formatValue(plan, 'mass', units)}</td>{more && <td />}<td /><td className="num">{formatValue(best, 'mass', units)}</td><td className="num" colSpan={more ? 4 : 3}>{plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}</td></tr>} />
+        footer={
+          <tr className="sum">
+            <td>Empty</td>
+            {more && <td />}
+            <td className="num">{formatValue(plan, 'mass', units)}</td>
+            {more && <td />}
+            <td />
+            <td className="num">{formatValue(best, 'mass', units)}</td>
+            <td className="num" colSpan={more ? 4 : 3}>
+              {plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}
+            </td>
+          </tr>
+        }
+      />
       {items.some((i) => i.planned.kind === 'made') && <MadeOf />}
       {items.some((i) => i.movable) && <Ranges />}
       <Scale />
@@ -59,8 +224,23 @@ export function MassLedger() {
 function Ranges() {
   const items = useWorkspace((w) => w.content.document.design.items);
   return (
-    <details style={{ marginTop: 6 }}><summary className="dim" style={{ cursor: 'pointer' }}>Ranges of what can move</summary>
-      {items.map((item, i) => item.movable && <div key={item.id} style={{ display: 'grid', gridTemplateColumns: '1fr 110px 110px', gap: 10, padding: '4px 0' }}><span>{item.name}</span><DocField label="from" path={`${D}.items.${i}.movable.from`} kind="length" /><DocField label="to" path={`${D}.items.${i}.movable.to`} kind="length" /></div>)}
+    <details style={{ marginTop: 6 }}>
+      <summary className="dim" style={{ cursor: 'pointer' }}>
+        Ranges of what can move
+      </summary>
+      {items.map(
+        (item, i) =>
+          item.movable && (
+            <div
+              key={item.id}
+              style={{ display: 'grid', gridTemplateColumns: '1fr 110px 110px', gap: 10, padding: '4px 0' }}
+            >
+              <span>{item.name}</span>
+              <DocField label="from" path={`${D}.items.${i}.movable.from`} kind="length" />
+              <DocField label="to" path={`${D}.items.${i}.movable.to`} kind="length" />
+            </div>
+          ),
+      )}
     </details>
   );
 }
@@ -70,11 +250,37 @@ function Scale() {
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
   const mass = useWorkspace((w) => (w.ledger ? entryOf(w.ledger, 'mass', w.loading)?.value : undefined));
   return (
-    <div style={{ marginTop: 12 }}><h2 className="head">The whole aircraft on the scale</h2>
-      {scale.length === 0 && <p className="dim" style={{ margin: '0 0 4px' }}>Weigh it once whole: the sum of the parts is held against it.</p>}
-      <SheetTable path={`${D}.scale`} caption="Weighings" addLabel="Add a weighing" newRow={() => ({ id: freshId('weighing', scale), loading: loadings[0].id, mass: mass ?? 1, cgX: null, note: '' })}
-        columns={[{ key: 'loading', label: 'In', cell: { type: 'choice', options: loadings.map((l) => ({ value: l.id, label: l.name })) } }, { key: 'mass', label: 'Scale says', cell: { type: 'quantity', kind: 'allUpMass' }, width: 100 }, { key: 'note', label: 'Note', cell: { type: 'text' } }]} />
-      {scale.map((w, i) => <ScaleReadings key={w.id} index={i} />)}
+    <div style={{ marginTop: 12 }}>
+      <h2 className="head">The whole aircraft on the scale</h2>
+      {scale.length === 0 && (
+        <p className="dim" style={{ margin: '0 0 4px' }}>
+          Weigh it once whole: the sum of the parts is held against it.
+        </p>
+      )}
+      <SheetTable
+        path={`${D}.scale`}
+        caption="Weighings"
+        addLabel="Add a weighing"
+        newRow={() => ({
+          id: freshId('weighing', scale),
+          loading: loadings[0].id,
+          mass: mass ?? 1,
+          cgX: null,
+          note: '',
+        })}
+        columns={[
+          {
+            key: 'loading',
+            label: 'In',
+            cell: { type: 'choice', options: loadings.map((l) => ({ value: l.id, label: l.name })) },
+          },
+          { key: 'mass', label: 'Scale says', cell: { type: 'quantity', kind: 'allUpMass' }, width: 100 },
+          { key: 'note', label: 'Note', cell: { type: 'text' } },
+        ]}
+      />
+      {scale.map((w, i) => (
+        <ScaleReadings key={w.id} index={i} />
+      ))}
     </div>
   );
 }
@@ -83,13 +289,30 @@ export function Payload() {
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
   const P = `${D}.payload`;
   return (
-    <section className="block"><h2>Payload and loadings</h2>
+    <section className="block">
+      <h2>Payload and loadings</h2>
       <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-        <DocField label="One unit" path={`${P}.unitMass`} kind="mass" /><DocField label="First row, x" path={`${P}.x`} kind="length" /><DocField label="Row spacing" path={`${P}.pitch`} kind="length" /><IntField label="Per row" path={`${P}.perRow`} /><DocField label="Height, z" path={`${P}.z`} kind="length" />
+        <DocField label="One unit" path={`${P}.unitMass`} kind="mass" />
+        <DocField label="First row, x" path={`${P}.x`} kind="length" />
+        <DocField label="Row spacing" path={`${P}.pitch`} kind="length" />
+        <IntField label="Per row" path={`${P}.perRow`} />
+        <DocField label="Height, z" path={`${P}.z`} kind="length" />
       </div>
-      <details style={{ marginTop: 8 }}><summary className="dim" style={{ cursor: 'pointer' }}>{loadings.length} loadings</summary>
-        <SheetTable path={`${D}.loadings`} caption="Loadings" least={1} addLabel="Add a loading" newRow={() => ({ id: freshId('loading', loadings), name: 'New loading', count: 1 })}
-          columns={[{ key: 'name', label: 'Name', cell: { type: 'text' } }, { key: 'count', label: 'Units', cell: { type: 'quantity', kind: 'count' }, width: 80 }]} />
+      <details style={{ marginTop: 8 }}>
+        <summary className="dim" style={{ cursor: 'pointer' }}>
+          {loadings.length} loadings
+        </summary>
+        <SheetTable
+          path={`${D}.loadings`}
+          caption="Loadings"
+          least={1}
+          addLabel="Add a loading"
+          newRow={() => ({ id: freshId('loading', loadings), name: 'New loading', count: 1 })}
+          columns={[
+            { key: 'name', label: 'Name', cell: { type: 'text' } },
+            { key: 'count', label: 'Units', cell: { type: 'quantity', kind: 'count' }, width: 80 },
+          ]}
+        />
       </details>
     </section>
   );
@@ -102,12 +325,59 @@ function ScaleReadings({ index }: { index: number }) {
   const edit = useWorkspace((q) => q.edit);
   const P = `${D}.scale.${index}`;
   if (!w) return null;
-  if (!w.readings) return <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.readings`, value: [{ x: 0.335, y: 0, mass: w.mass * 0.9 }, { x: 1.2, y: 0, mass: w.mass * 0.1 }] })}>row {index + 1}: it stood on two or three scales</Button>;
+  if (!w.readings)
+    return (
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        onClick={() =>
+          edit({
+            type: 'set',
+            path: `${P}.readings`,
+            value: [
+              { x: 0.335, y: 0, mass: w.mass * 0.9 },
+              { x: 1.2, y: 0, mass: w.mass * 0.1 },
+            ],
+          })
+        }
+      >
+        row {index + 1}: it stood on two or three scales
+      </Button>
+    );
   const cg = cgFromScales(w.readings);
   return (
     <div>
-      <SheetTable path={`${P}.readings`} caption={`Scale readings of weighing ${index + 1}`} columns={[{ key: 'x', label: 'Scale under x', cell: { type: 'quantity', kind: 'length' } }, { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } }, { key: 'mass', label: 'Reads', cell: { type: 'quantity', kind: 'mass' } }]} />
-      {cg && <div>CG at <b className="num">{formatQuantity(cg.x, 'length', units)}</b> from the nose, {formatQuantity(Math.abs(cg.y), 'length', units)} to the {cg.y >= 0 ? 'right' : 'left'}; together {formatQuantity(cg.mass, 'allUpMass', units)}. <Button size="compact-xs" variant="light" onClick={() => edit({ type: 'apply', changes: [{ path: `${P}.mass`, value: cg.mass }, { path: `${P}.cgX`, value: cg.x }] })}>Take it over</Button></div>}
+      <SheetTable
+        path={`${P}.readings`}
+        caption={`Scale readings of weighing ${index + 1}`}
+        columns={[
+          { key: 'x', label: 'Scale under x', cell: { type: 'quantity', kind: 'length' } },
+          { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
+          { key: 'mass', label: 'Reads', cell: { type: 'quantity', kind: 'mass' } },
+        ]}
+      />
+      {cg && (
+        <div>
+          CG at <b className="num">{formatQuantity(cg.x, 'length', units)}</b> from the nose,{' '}
+          {formatQuantity(Math.abs(cg.y), 'length', units)} to the {cg.y >= 0 ? 'right' : 'left'}; together{' '}
+          {formatQuantity(cg.mass, 'allUpMass', units)}.{' '}
+          <Button
+            size="compact-xs"
+            variant="light"
+            onClick={() =>
+              edit({
+                type: 'apply',
+                changes: [
+                  { path: `${P}.mass`, value: cg.mass },
+                  { path: `${P}.cgX`, value: cg.x },
+                ],
+              })
+            }
+          >
+            Take it over
+          </Button>
+        </div>
+      )}
     </div>
   );
 }
@@ -119,17 +389,46 @@ function MassFrom({ index }: { index: number }) {
   const design = useWorkspace((w) => w.content.document.design);
   const edit = useWorkspace((w) => w.edit);
   if (!item) return null;
-  const value = item.planned.kind === 'mass' ? 'mass' : item.planned.kind === 'areal' ? `areal:${item.planned.surface}` : `made:${item.planned.part}`;
+  const value =
+    item.planned.kind === 'mass'
+      ? 'mass'
+      : item.planned.kind === 'areal'
+        ? `areal:${item.planned.surface}`
+        : `made:${item.planned.part}`;
   const set = (v: string) => {
     const [kind, part] = v.split(':');
-    const planned = kind === 'mass' ? { kind, mass: Math.round(plannedItem(item, design).mass * 1e5) / 1e5 } : kind === 'areal' ? { kind, surface: part, perArea: 1 } : { kind, part, skin: { thickness: 0.0008, density: 1240 }, core: { density: 1240, infill: 0.03 }, covering: null };
+    const planned =
+      kind === 'mass'
+        ? { kind, mass: Math.round(plannedItem(item, design).mass * 1e5) / 1e5 }
+        : kind === 'areal'
+          ? { kind, surface: part, perArea: 1 }
+          : {
+              kind,
+              part,
+              skin: { thickness: 0.0008, density: 1240 },
+              core: { density: 1240, infill: 0.03 },
+              covering: null,
+            };
     edit({ type: 'set', path: `${D}.items.${index}.planned`, value: planned });
   };
   return (
-    <select className="cell" aria-label={`Where the planned mass of row ${index + 1} comes from`} value={value} onChange={(e) => set(e.target.value)}>
+    <select
+      className="cell"
+      aria-label={`Where the planned mass of row ${index + 1} comes from`}
+      value={value}
+      onChange={(e) => set(e.target.value)}
+    >
       <option value="mass">typed</option>
-      {surfaces.map((s) => <option key={`a${s.id}`} value={`areal:${s.id}`}>{s.name}, by area</option>)}
-      {[...surfaces.map((s) => ({ id: s.id, name: s.name })), { id: 'body', name: 'Body' }].map((s) => <option key={`m${s.id}`} value={`made:${s.id}`}>{s.name}, skin and core</option>)}
+      {surfaces.map((s) => (
+        <option key={`a${s.id}`} value={`areal:${s.id}`}>
+          {s.name}, by area
+        </option>
+      ))}
+      {[...surfaces.map((s) => ({ id: s.id, name: s.name })), { id: 'body', name: 'Body' }].map((s) => (
+        <option key={`m${s.id}`} value={`made:${s.id}`}>
+          {s.name}, skin and core
+        </option>
+      ))}
     </select>
   );
 }
@@ -139,13 +438,60 @@ function MadeOf() {
   const items = useWorkspace((w) => w.content.document.design.items);
   const edit = useWorkspace((w) => w.edit);
   return (
-    <details open style={{ marginTop: 6 }}><summary className="dim" style={{ cursor: 'pointer' }}>What calculated parts are made of</summary>
-      {items.map((item, i) => item.planned.kind === 'made' && (
-        <div key={item.id} style={{ display: 'grid', gridTemplateColumns: '1fr repeat(5, 84px)', gap: 8, padding: '4px 0', alignItems: 'end' }}><span>{item.name}</span>
-          {item.planned.skin && <><DocField label="skin" path={`${D}.items.${i}.planned.skin.thickness`} kind="length" /><DocField label="of density" path={`${D}.items.${i}.planned.skin.density`} kind="density" /></>}
-          {item.planned.core && <><DocField label="core density" path={`${D}.items.${i}.planned.core.density`} kind="density" /><DocField label="infill" path={`${D}.items.${i}.planned.core.infill`} kind="percent" /></>}
-          {item.planned.covering ? <DocField label="covering" path={`${D}.items.${i}.planned.covering.perArea`} kind="arealMass" /> : <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${D}.items.${i}.planned.covering`, value: { perArea: 0.06 } })}>+ covering</Button>}
-        </div>))}
+    <details open style={{ marginTop: 6 }}>
+      <summary className="dim" style={{ cursor: 'pointer' }}>
+        What calculated parts are made of
+      </summary>
+      {items.map(
+        (item, i) =>
+          item.planned.kind === 'made' && (
+            <div
+              key={item.id}
+              style={{
+                display: 'grid',
+                gridTemplateColumns: '1fr repeat(5, 84px)',
+                gap: 8,
+                padding: '4px 0',
+                alignItems: 'end',
+              }}
+            >
+              <span>{item.name}</span>
+              {item.planned.skin && (
+                <>
+                  <DocField label="skin" path={`${D}.items.${i}.planned.skin.thickness`} kind="length" />
+                  <DocField label="of density" path={`${D}.items.${i}.planned.skin.density`} kind="density" />
+                </>
+              )}
+              {item.planned.core && (
+                <>
+                  <DocField
+                    label="core density"
+                    path={`${D}.items.${i}.planned.core.density`}
+                    kind="density"
+                  />
+                  <DocField label="infill" path={`${D}.items.${i}.planned.core.infill`} kind="percent" />
+                </>
+              )}
+              {item.planned.covering ? (
+                <DocField
+                  label="covering"
+                  path={`${D}.items.${i}.planned.covering.perArea`}
+                  kind="arealMass"
+                />
+              ) : (
+                <Button
+                  size="compact-xs"
+                  variant="subtle"
+                  onClick={() =>
+                    edit({ type: 'set', path: `${D}.items.${i}.planned.covering`, value: { perArea: 0.06 } })
+                  }
+                >
+                  + covering
+                </Button>
+              )}
+            </div>
+          ),
+      )}
     </details>
   );
 }

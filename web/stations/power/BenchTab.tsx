@@ -23,16 +23,46 @@ type BenchTest = { id: string; body: TestBody & { bench: BenchBody } };
 function useBenchTests(): BenchTest[] {
   const tests = useWorkspace((w) => w.content.tests);
   const versionId = useWorkspace((w) => w.versionId);
-  return tests.filter((t): t is typeof t & BenchTest => t.versionId === versionId && t.body.bench !== undefined);
+  return tests.filter(
+    (t): t is typeof t & BenchTest => t.versionId === versionId && t.body.bench !== undefined,
+  );
 }
 
 const today = () => new Date().toISOString().slice(0, 10);
 
 function emptyBench(loading: string, temperature: number, title: string, bench: BenchBody): TestBody {
   return {
-    card: { title, question: 'Do the maker’s figure and the computed one hold?', oneChange: '', expected: '', stopWhen: '', loading, overrideReason: '' }, checklist: [], signedBy: '',
-    record: { flown: true, date: today(), temperature, wind: 0, cgX: null, mass: null, chargeBefore: null, chargeAfter: null, duration: null, laps: [], groundRun: null, stallSpeed: null, handling: [], notes: '', damage: '' },
-    log: null, measurements: [], bench,
+    card: {
+      title,
+      question: 'Do the maker’s figure and the computed one hold?',
+      oneChange: '',
+      expected: '',
+      stopWhen: '',
+      loading,
+      overrideReason: '',
+    },
+    checklist: [],
+    signedBy: '',
+    record: {
+      flown: true,
+      date: today(),
+      temperature,
+      wind: 0,
+      cgX: null,
+      mass: null,
+      chargeBefore: null,
+      chargeAfter: null,
+      duration: null,
+      laps: [],
+      groundRun: null,
+      stallSpeed: null,
+      handling: [],
+      notes: '',
+      damage: '',
+    },
+    log: null,
+    measurements: [],
+    bench,
   };
 }
 
@@ -46,25 +76,70 @@ export function BenchTab() {
   const [chosen, setChosen] = useState<string | null>(tests[0]?.id ?? null);
   const [error, setError] = useState<string | null>(null);
   const add = async () => {
-    const fresh = emptyBench(loading, temperature, `Bench ${tests.length + 1}`, { propeller: null, pack: null, runs: [], claim: null });
-    const r = await createTestAction(versionId, fresh).catch(() => ({ status: 'refused' as const, message: 'The server does not answer; nothing was made.' }));
-    if (r.status === 'refused') setError(r.message); else { addTest(r.value); setChosen(r.value.id); setError(null); }
+    const fresh = emptyBench(loading, temperature, `Bench ${tests.length + 1}`, {
+      propeller: null,
+      pack: null,
+      runs: [],
+      claim: null,
+    });
+    const r = await createTestAction(versionId, fresh).catch(() => ({
+      status: 'refused' as const,
+      message: 'The server does not answer; nothing was made.',
+    }));
+    if (r.status === 'refused') setError(r.message);
+    else {
+      addTest(r.value);
+      setChosen(r.value.id);
+      setError(null);
+    }
   };
-  const name = (id: string | null, fallback: string) => (design.swaps ?? []).find((s) => s.id === id)?.label ?? fallback;
+  const name = (id: string | null, fallback: string) =>
+    (design.swaps ?? []).find((s) => s.id === id)?.label ?? fallback;
   const test = tests.find((t) => t.id === chosen) ?? tests[0];
   return (
     <div className="station two" style={{ '--cols': 'minmax(180px, 215px) minmax(0, 1fr)' } as CSSProperties}>
-      <section className="block"><h2>On the stand</h2>
-        {tests.length === 0 && <p className="dim">No bench test yet. Makers’ figures are taken cold and rounded up; ten minutes on the stand tell.</p>}
+      <section className="block">
+        <h2>On the stand</h2>
+        {tests.length === 0 && (
+          <p className="dim">
+            No bench test yet. Makers’ figures are taken cold and rounded up; ten minutes on the stand tell.
+          </p>
+        )}
         {tests.map((t) => (
-          <button key={t.id} type="button" className="reading" aria-pressed={t.id === test?.id} onClick={() => setChosen(t.id)} style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}>
-            <span style={{ color: t.body.bench.runs.length ? 'var(--measured)' : 'var(--predicted)' }} aria-hidden="true">{t.body.bench.runs.length ? '●' : '◇'}</span> {t.body.card.title}
-            <div className="dim" style={{ fontSize: '0.72rem' }}>{name(t.body.bench.propeller, 'propeller as designed')}, {name(t.body.bench.pack, 'pack as designed')}</div>
+          <button
+            key={t.id}
+            type="button"
+            className="reading"
+            aria-pressed={t.id === test?.id}
+            onClick={() => setChosen(t.id)}
+            style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}
+          >
+            <span
+              style={{ color: t.body.bench.runs.length ? 'var(--measured)' : 'var(--predicted)' }}
+              aria-hidden="true"
+            >
+              {t.body.bench.runs.length ? '●' : '◇'}
+            </span>{' '}
+            {t.body.card.title}
+            <div className="dim" style={{ fontSize: '0.72rem' }}>
+              {name(t.body.bench.propeller, 'propeller as designed')},{' '}
+              {name(t.body.bench.pack, 'pack as designed')}
+            </div>
           </button>
         ))}
-        <Button mt={10} variant="light" onClick={() => void add()}>New bench test</Button>
-        {error && <div role="alert" className="stoptext">{error}</div>}
-        <div className="caution" style={{ marginTop: 12 }}>Clamp the stand to something that does not move; nobody in the plane of the propeller, glasses on, plug in last. Stop at 70 °C of the case, at any smell or rattle. Local rules and somebody experienced come first.</div>
+        <Button mt={10} variant="light" onClick={() => void add()}>
+          New bench test
+        </Button>
+        {error && (
+          <div role="alert" className="stoptext">
+            {error}
+          </div>
+        )}
+        <div className="caution" style={{ marginTop: 12 }}>
+          Clamp the stand to something that does not move; nobody in the plane of the propeller, glasses on,
+          plug in last. Stop at 70 °C of the case, at any smell or rattle. Local rules and somebody
+          experienced come first.
+        </div>
       </section>
       {test ? <BenchSheet key={test.id} test={test} /> : <div />}
     </div>
@@ -77,46 +152,125 @@ function useResult(bench: BenchBody, temperature: number): BenchResult | null {
   const [result, setResult] = useState<BenchResult | null>(null);
   useEffect(() => {
     let here = true;
-    askCore<'bench'>({ task: 'bench', document, bench, temperature }).then((r) => { if (here) setResult(r); }, () => { if (here) setResult(null); });
-    return () => { here = false; };
+    askCore<'bench'>({ task: 'bench', document, bench, temperature }).then(
+      (r) => {
+        if (here) setResult(r);
+      },
+      () => {
+        if (here) setResult(null);
+      },
+    );
+    return () => {
+      here = false;
+    };
   }, [document, bench, temperature]);
   return result;
 }
 
 function BenchSheet({ test }: { test: BenchTest }) {
-  const { id, body } = test, bench = body.bench, P = `tests.${id}.body`;
+  const { id, body } = test,
+    bench = body.bench,
+    P = `tests.${id}.body`;
   const document = useWorkspace((w) => w.content.document);
   const edit = useWorkspace((w) => w.edit);
   const result = useResult(bench, body.record.temperature);
   const swaps = document.design.swaps ?? [];
   /** New readings and what follows from them, as one undo step. */
   const take = async (asked: BenchBody): Promise<string | null> => {
-    const next = bench.runs.length === 0 || asked.propeller !== bench.propeller || !asked.fitted ? { ...asked, fitted: fittedNow(document.design, asked.propeller) } : asked;
-    const r = await askCore<'bench'>({ task: 'bench', document, bench: next, temperature: body.record.temperature });
+    const next =
+      bench.runs.length === 0 || asked.propeller !== bench.propeller || !asked.fitted
+        ? { ...asked, fitted: fittedNow(document.design, asked.propeller) }
+        : asked;
+    const r = await askCore<'bench'>({
+      task: 'bench',
+      document,
+      bench: next,
+      temperature: body.record.temperature,
+    });
     return edit({ type: 'set', path: P, value: { ...body, bench: next, measurements: r.measurements } });
   };
   const claim = bench.claim ?? { thrust: null, current: null, volts: null };
-  const setClaim = (patch: Partial<typeof claim>) => { const c = { ...claim, ...patch }; return edit({ type: 'set', path: `${P}.bench.claim`, value: c.thrust === null && c.current === null && c.volts === null ? null : c }); };
-  const options = (kind: 'propeller' | 'pack', own: string) => [{ value: '', label: own }, ...swaps.filter((s) => s.kind === kind).map((s) => ({ value: s.id, label: s.label }))];
+  const setClaim = (patch: Partial<typeof claim>) => {
+    const c = { ...claim, ...patch };
+    return edit({
+      type: 'set',
+      path: `${P}.bench.claim`,
+      value: c.thrust === null && c.current === null && c.volts === null ? null : c,
+    });
+  };
+  const options = (kind: 'propeller' | 'pack', own: string) => [
+    { value: '', label: own },
+    ...swaps.filter((s) => s.kind === kind).map((s) => ({ value: s.id, label: s.label })),
+  ];
   return (
     <div className="cols" style={{ '--cols': 'minmax(0, 1.35fr) minmax(0, 1fr)', gap: 24 } as CSSProperties}>
       <div className="stack">
-        <section className="block"><div style={{ fontWeight: 650, marginBottom: 6 }}><TextCell label="Title of the bench test" path={`${P}.card.title`} /></div>
+        <section className="block">
+          <div style={{ fontWeight: 650, marginBottom: 6 }}>
+            <TextCell label="Title of the bench test" path={`${P}.card.title`} />
+          </div>
           <div className="fields" style={{ gridTemplateColumns: '1fr 1fr 1fr' }}>
-            <NativeSelect label="Propeller on the stand" value={bench.propeller ?? ''} onChange={(e) => void take({ ...bench, propeller: e.currentTarget.value || null })} data={options('propeller', 'as designed')} />
-            <NativeSelect label="Pack" value={bench.pack ?? ''} onChange={(e) => void take({ ...bench, pack: e.currentTarget.value || null })} data={options('pack', 'as designed')} />
-            <TextInput label="Date" type="date" value={body.record.date} onChange={(e) => edit({ type: 'set', path: `${P}.record.date`, value: e.currentTarget.value })} />
-            <QuantityField label="Air" kind="temperature" value={body.record.temperature} onCommit={(si) => edit({ type: 'set', path: `${P}.record.temperature`, value: si })} />
-            <QuantityField label="Maker claims, thrust" kind="force" value={claim.thrust} onCommit={(si) => setClaim({ thrust: si })} onClear={() => setClaim({ thrust: null })} />
-            <QuantityField label="at a current of" kind="current" value={claim.current} onCommit={(si) => setClaim({ current: si })} onClear={() => setClaim({ current: null })} />
-            <QuantityField label="and volts" kind="voltage" value={claim.volts} onCommit={(si) => setClaim({ volts: si })} onClear={() => setClaim({ volts: null })} />
+            <NativeSelect
+              label="Propeller on the stand"
+              value={bench.propeller ?? ''}
+              onChange={(e) => void take({ ...bench, propeller: e.currentTarget.value || null })}
+              data={options('propeller', 'as designed')}
+            />
+            <NativeSelect
+              label="Pack"
+              value={bench.pack ?? ''}
+              onChange={(e) => void take({ ...bench, pack: e.currentTarget.value || null })}
+              data={options('pack', 'as designed')}
+            />
+            <TextInput
+              label="Date"
+              type="date"
+              value={body.record.date}
+              onChange={(e) => edit({ type: 'set', path: `${P}.record.date`, value: e.currentTarget.value })}
+            />
+            <QuantityField
+              label="Air"
+              kind="temperature"
+              value={body.record.temperature}
+              onCommit={(si) => edit({ type: 'set', path: `${P}.record.temperature`, value: si })}
+            />
+            <QuantityField
+              label="Maker claims, thrust"
+              kind="force"
+              value={claim.thrust}
+              onCommit={(si) => setClaim({ thrust: si })}
+              onClear={() => setClaim({ thrust: null })}
+            />
+            <QuantityField
+              label="at a current of"
+              kind="current"
+              value={claim.current}
+              onCommit={(si) => setClaim({ current: si })}
+              onClear={() => setClaim({ current: null })}
+            />
+            <QuantityField
+              label="and volts"
+              kind="voltage"
+              value={claim.volts}
+              onCommit={(si) => setClaim({ volts: si })}
+              onClear={() => setClaim({ volts: null })}
+            />
           </div>
         </section>
         <Runner bench={bench} take={take} />
         {result && result.steps.length > 0 && <BenchCharts result={result} />}
         <Runs bench={bench} take={take} path={`${P}.bench.runs`} />
       </div>
-      <div className="stack">{result && result.points.length > 0 ? <Teaches result={result} bench={bench} /> : <p className="dim">Run the stand, open a CSV, or type a table: throttle, volts, amps, thrust, rpm, with the motor stopped at the start and the end.</p>}</div>
+      <div className="stack">
+        {result && result.points.length > 0 ? (
+          <Teaches result={result} bench={bench} />
+        ) : (
+          <p className="dim">
+            Run the stand, open a CSV, or type a table: throttle, volts, amps, thrust, rpm, with the motor
+            stopped at the start and the end.
+          </p>
+        )}
+      </div>
     </div>
   );
 }
@@ -129,18 +283,41 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
   const [hold, setHold] = useState<number | string>(6);
   const [repeats, setRepeats] = useState<number | string>(3);
   const [tare, setTare] = useState(true);
-  const [at, setAt] = useState<{ run: number; step: number; steps: number; throttle: number; thrust: number } | null>(null);
+  const [at, setAt] = useState<{
+    run: number;
+    step: number;
+    steps: number;
+    throttle: number;
+    thrust: number;
+  } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const stop = useRef<AbortController | null>(null);
   const run = async () => {
-    const end = new AbortController(), runs = new Map<number, BenchRow[]>();
+    const end = new AbortController(),
+      runs = new Map<number, BenchRow[]>();
     stop.current = end;
     setTrouble(null);
     setAt({ run: 0, step: 0, steps: 8, throttle: 0, thrust: 0 });
     const power = benchPower(design, bench.runs.length === 0 ? { ...bench, fitted: undefined } : bench);
     try {
-      const response = await fetch('/api/bench', { method: 'POST', headers: { 'content-type': 'application/json' }, signal: end.signal, body: JSON.stringify({ power, throttles: [0.3, 0.45, 0.6, 0.75, 0.9, 1], hold: Number(hold) || 6, repeats: Number(repeats) || 1, tare, seed: 11 + bench.runs.length }) });
-      if (!response.ok || !response.body) throw new Error(((await response.json().catch(() => null)) as { message?: string } | null)?.message ?? 'The server does not answer.');
+      const response = await fetch('/api/bench', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        signal: end.signal,
+        body: JSON.stringify({
+          power,
+          throttles: [0.3, 0.45, 0.6, 0.75, 0.9, 1],
+          hold: Number(hold) || 6,
+          repeats: Number(repeats) || 1,
+          tare,
+          seed: 11 + bench.runs.length,
+        }),
+      });
+      if (!response.ok || !response.body)
+        throw new Error(
+          ((await response.json().catch(() => null)) as { message?: string } | null)?.message ??
+            'The server does not answer.',
+        );
       let rest = '';
       const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
       for (;;) {
@@ -150,47 +327,210 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
         const lines = rest.split('\n');
         rest = lines.pop()!;
         for (const line of lines) {
-          const e = JSON.parse(line) as { run?: number; step: number; steps: number; rows: BenchRow[]; error?: string };
+          const e = JSON.parse(line) as {
+            run?: number;
+            step: number;
+            steps: number;
+            rows: BenchRow[];
+            error?: string;
+          };
           if (e.error) throw new Error(e.error);
           if (e.run === undefined) continue;
           runs.set(e.run, [...(runs.get(e.run) ?? []), ...e.rows]);
           const last = e.rows[e.rows.length - 1];
-          setAt({ run: e.run, step: e.step + 1, steps: e.steps, throttle: last?.[1] ?? 0, thrust: last?.[4] ?? 0 });
+          setAt({
+            run: e.run,
+            step: e.step + 1,
+            steps: e.steps,
+            throttle: last?.[1] ?? 0,
+            thrust: last?.[4] ?? 0,
+          });
         }
       }
       await keep(runs);
     } catch (e) {
-      if (end.signal.aborted) { setTrouble(runs.size > 1 ? 'Stopped; the motor is off. The runs that were whole are kept.' : 'Stopped; the motor is off and nothing was kept.'); runs.delete(Math.max(...runs.keys())); if (runs.size) await keep(runs); } else setTrouble(e instanceof Error ? e.message : String(e));
+      if (end.signal.aborted) {
+        setTrouble(
+          runs.size > 1
+            ? 'Stopped; the motor is off. The runs that were whole are kept.'
+            : 'Stopped; the motor is off and nothing was kept.',
+        );
+        runs.delete(Math.max(...runs.keys()));
+        if (runs.size) await keep(runs);
+      } else setTrouble(e instanceof Error ? e.message : String(e));
     }
     setAt(null);
   };
-  const keep = async (runs: Map<number, BenchRow[]>) => { const n = bench.runs.length; const refused = await take({ ...bench, runs: [...bench.runs, ...[...runs.values()].map((rows, i) => ({ name: `run ${n + i + 1}`, kind: 'log' as const, rows }))].slice(-12) }); if (refused) setTrouble(refused); };
+  const keep = async (runs: Map<number, BenchRow[]>) => {
+    const n = bench.runs.length;
+    const refused = await take({
+      ...bench,
+      runs: [
+        ...bench.runs,
+        ...[...runs.values()].map((rows, i) => ({ name: `run ${n + i + 1}`, kind: 'log' as const, rows })),
+      ].slice(-12),
+    });
+    if (refused) setTrouble(refused);
+  };
   const open = (f: File | null) => {
     if (!f) return;
-    if (f.size > MAX_BENCH_BYTES) { setTrouble(`${f.name} is larger than ${MAX_BENCH_BYTES / 1e6} MB; nothing was taken.`); return; }
-    void f.text().then(async (t) => { const r = parseBenchCsv(t); if (r.status === 'error') { setTrouble(`${f.name} was not taken. ${r.message}`); return; } setTrouble((await take({ ...bench, runs: [...bench.runs, { name: f.name.slice(0, 80), kind: r.rows.length > 40 ? ('log' as const) : ('table' as const), rows: r.rows }].slice(-12) })) ?? (r.remarks[0] ?? null)); });
+    if (f.size > MAX_BENCH_BYTES) {
+      setTrouble(`${f.name} is larger than ${MAX_BENCH_BYTES / 1e6} MB; nothing was taken.`);
+      return;
+    }
+    void f.text().then(async (t) => {
+      const r = parseBenchCsv(t);
+      if (r.status === 'error') {
+        setTrouble(`${f.name} was not taken. ${r.message}`);
+        return;
+      }
+      setTrouble(
+        (await take({
+          ...bench,
+          runs: [
+            ...bench.runs,
+            {
+              name: f.name.slice(0, 80),
+              kind: r.rows.length > 40 ? ('log' as const) : ('table' as const),
+              rows: r.rows,
+            },
+          ].slice(-12),
+        })) ??
+          r.remarks[0] ??
+          null,
+      );
+    });
   };
   return (
-    <section className="block" aria-label="Run the stand"><h2>Run the stand</h2>
+    <section className="block" aria-label="Run the stand">
+      <h2>Run the stand</h2>
       <div style={{ display: 'flex', gap: 8, alignItems: 'end', flexWrap: 'wrap' }}>
-        {at ? <><progress value={at.run * at.steps + at.step} max={at.steps * (Number(repeats) || 1)} aria-label="Progress of the run" /><span className="num" style={{ fontSize: '0.8rem' }}>run {at.run + 1}, {formatNumber(100 * at.throttle, 3)} %, scale {formatNumber(at.thrust, 3)} N</span><Button color="red" onClick={() => stop.current?.abort()}>Stop the motor</Button></> : <>
-          <Button onClick={() => void run()}>Run the simulated stand</Button>
-          <NumberInput aria-label="Runs" w={84} size="xs" min={1} max={5} value={repeats} onChange={setRepeats} suffix=" runs" /><NumberInput aria-label="Seconds a step" w={104} size="xs" min={1} max={20} value={hold} onChange={setHold} suffix=" s a step" />
-          <Checkbox label="Tare first" checked={tare} onChange={(e) => setTare(e.currentTarget.checked)} />
-          <FileButton onChange={open} accept=".csv,.txt,text/csv" inputProps={{ 'aria-label': 'Bench file' }}>{(p) => <Button variant="default" {...p}>Open a CSV</Button>}</FileButton>
-          <Button variant="default" onClick={() => void take({ ...bench, runs: [...bench.runs, { name: `table ${bench.runs.length + 1}`, kind: 'table' as const, rows: [[0, 0, 16.8, 0, 0, 0, null], [10, 1, 16, 10, 8, 700, null]] as BenchRow[] }].slice(-12) })}>Type a table</Button></>}
+        {at ? (
+          <>
+            <progress
+              value={at.run * at.steps + at.step}
+              max={at.steps * (Number(repeats) || 1)}
+              aria-label="Progress of the run"
+            />
+            <span className="num" style={{ fontSize: '0.8rem' }}>
+              run {at.run + 1}, {formatNumber(100 * at.throttle, 3)} %, scale {formatNumber(at.thrust, 3)} N
+            </span>
+            <Button color="red" onClick={() => stop.current?.abort()}>
+              Stop the motor
+            </Button>
+          </>
+        ) : (
+          <>
+            <Button onClick={() => void run()}>Run the simulated stand</Button>
+            <NumberInput
+              aria-label="Runs"
+              w={84}
+              size="xs"
+              min={1}
+              max={5}
+              value={repeats}
+              onChange={setRepeats}
+              suffix=" runs"
+            />
+            <NumberInput
+              aria-label="Seconds a step"
+              w={104}
+              size="xs"
+              min={1}
+              max={20}
+              value={hold}
+              onChange={setHold}
+              suffix=" s a step"
+            />
+            <Checkbox label="Tare first" checked={tare} onChange={(e) => setTare(e.currentTarget.checked)} />
+            <FileButton
+              onChange={open}
+              accept=".csv,.txt,text/csv"
+              inputProps={{ 'aria-label': 'Bench file' }}
+            >
+              {(p) => (
+                <Button variant="default" {...p}>
+                  Open a CSV
+                </Button>
+              )}
+            </FileButton>
+            <Button
+              variant="default"
+              onClick={() =>
+                void take({
+                  ...bench,
+                  runs: [
+                    ...bench.runs,
+                    {
+                      name: `table ${bench.runs.length + 1}`,
+                      kind: 'table' as const,
+                      rows: [
+                        [0, 0, 16.8, 0, 0, 0, null],
+                        [10, 1, 16, 10, 8, 700, null],
+                      ] as BenchRow[],
+                    },
+                  ].slice(-12),
+                })
+              }
+            >
+              Type a table
+            </Button>
+          </>
+        )}
       </div>
-      {trouble && <div role="alert" className="stoptext" style={{ marginTop: 6 }}>{trouble}</div>}
+      {trouble && (
+        <div role="alert" className="stoptext" style={{ marginTop: 6 }}>
+          {trouble}
+        </div>
+      )}
     </section>
   );
 }
 
 function BenchCharts({ result }: { result: BenchResult }) {
-  const s = result.steps, x = s.map((p) => p.throttle), pts = result.points;
+  const s = result.steps,
+    x = s.map((p) => p.throttle),
+    pts = result.points;
   return (
     <div className="cols" style={{ '--cols': '1fr 1fr' } as CSSProperties}>
-      <ChartFrame title="Thrust by throttle" height={200} xName="Throttle" xKind="percent" yName="Thrust" yKind="force" yFromZero series={[{ name: 'computed, volts as read', x, y: s.map((p) => p.predicted.thrust), look: 'predicted' }, { name: 'read, tare off', x: pts.map((p) => p.throttle), y: pts.map((p) => p.thrust), look: 'measured', marks: true }]} />
-      <ChartFrame title="Current by throttle" height={200} xName="Throttle" xKind="percent" yName="Current" yKind="current" yFromZero series={[{ name: 'computed, volts as read', x, y: s.map((p) => p.predicted.amps), look: 'predicted' }, { name: 'read', x: pts.map((p) => p.throttle), y: pts.map((p) => p.amps), look: 'measured', marks: true }]} />
+      <ChartFrame
+        title="Thrust by throttle"
+        height={200}
+        xName="Throttle"
+        xKind="percent"
+        yName="Thrust"
+        yKind="force"
+        yFromZero
+        series={[
+          { name: 'computed, volts as read', x, y: s.map((p) => p.predicted.thrust), look: 'predicted' },
+          {
+            name: 'read, tare off',
+            x: pts.map((p) => p.throttle),
+            y: pts.map((p) => p.thrust),
+            look: 'measured',
+            marks: true,
+          },
+        ]}
+      />
+      <ChartFrame
+        title="Current by throttle"
+        height={200}
+        xName="Throttle"
+        xKind="percent"
+        yName="Current"
+        yKind="current"
+        yFromZero
+        series={[
+          { name: 'computed, volts as read', x, y: s.map((p) => p.predicted.amps), look: 'predicted' },
+          {
+            name: 'read',
+            x: pts.map((p) => p.throttle),
+            y: pts.map((p) => p.amps),
+            look: 'measured',
+            marks: true,
+          },
+        ]}
+      />
     </div>
   );
 }
@@ -198,13 +538,58 @@ function BenchCharts({ result }: { result: BenchResult }) {
 function Runs({ bench, take, path }: { bench: BenchBody; take: Take; path: string }) {
   const tables = bench.runs.flatMap((r, i) => (r.kind === 'table' ? [{ r, i }] : []));
   return (
-    <section className="block" aria-label="Runs"><h2>Runs</h2>
-      {bench.runs.map((r, i) => <div key={`${r.name}-${i}`} style={{ display: 'flex', gap: 8, fontSize: '0.8rem', alignItems: 'baseline' }}><span>{r.name}</span><span className="dim">{r.kind === 'log' ? `${r.rows.length} rows, averaged in steady windows` : `${r.rows.length} readings by hand`}</span><Button size="compact-xs" variant="subtle" ml="auto" onClick={() => give(`${r.name.replace(/\W+/g, '-')}.csv`, 'text/csv', writeBenchCsv(r.rows))}>CSV</Button><Button size="compact-xs" variant="subtle" color="red" aria-label={`Take out ${r.name}`} onClick={() => void take({ ...bench, runs: bench.runs.filter((_, k) => k !== i) })}>Take out</Button></div>)}
+    <section className="block" aria-label="Runs">
+      <h2>Runs</h2>
+      {bench.runs.map((r, i) => (
+        <div
+          key={`${r.name}-${i}`}
+          style={{ display: 'flex', gap: 8, fontSize: '0.8rem', alignItems: 'baseline' }}
+        >
+          <span>{r.name}</span>
+          <span className="dim">
+            {r.kind === 'log'
+              ? `${r.rows.length} rows, averaged in steady windows`
+              : `${r.rows.length} readings by hand`}
+          </span>
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            ml="auto"
+            onClick={() => give(`${r.name.replace(/\W+/g, '-')}.csv`, 'text/csv', writeBenchCsv(r.rows))}
+          >
+            CSV
+          </Button>
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            color="red"
+            aria-label={`Take out ${r.name}`}
+            onClick={() => void take({ ...bench, runs: bench.runs.filter((_, k) => k !== i) })}
+          >
+            Take out
+          </Button>
+        </div>
+      ))}
       {tables.map(({ r, i }) => (
-        <details key={i} style={{ marginTop: 6 }}><summary style={{ cursor: 'pointer', fontSize: '0.8rem' }}>Readings of {r.name}</summary>
-          <SheetTable path={`${path}.${i}.rows`} caption={`Readings of ${r.name}`} least={1} addLabel="Add a reading" newRow={() => [10 * r.rows.length, 1, 16, 10, 8, 700, null]}
-            columns={[{ key: '1', label: 'Throttle', cell: { type: 'quantity', kind: 'percent' } }, { key: '2', label: 'Volts', cell: { type: 'quantity', kind: 'voltage' } }, { key: '3', label: 'Amps', cell: { type: 'quantity', kind: 'current' } }, { key: '4', label: 'Thrust', cell: { type: 'quantity', kind: 'force' } }, { key: '5', label: 'Rotation', cell: { type: 'quantity', kind: 'rotation' } }]} />
-          <Button size="compact-xs" variant="light" onClick={() => void take(bench)}>Take these readings into the measured numbers</Button>
+        <details key={i} style={{ marginTop: 6 }}>
+          <summary style={{ cursor: 'pointer', fontSize: '0.8rem' }}>Readings of {r.name}</summary>
+          <SheetTable
+            path={`${path}.${i}.rows`}
+            caption={`Readings of ${r.name}`}
+            least={1}
+            addLabel="Add a reading"
+            newRow={() => [10 * r.rows.length, 1, 16, 10, 8, 700, null]}
+            columns={[
+              { key: '1', label: 'Throttle', cell: { type: 'quantity', kind: 'percent' } },
+              { key: '2', label: 'Volts', cell: { type: 'quantity', kind: 'voltage' } },
+              { key: '3', label: 'Amps', cell: { type: 'quantity', kind: 'current' } },
+              { key: '4', label: 'Thrust', cell: { type: 'quantity', kind: 'force' } },
+              { key: '5', label: 'Rotation', cell: { type: 'quantity', kind: 'rotation' } },
+            ]}
+          />
+          <Button size="compact-xs" variant="light" onClick={() => void take(bench)}>
+            Take these readings into the measured numbers
+          </Button>
         </details>
       ))}
     </section>
@@ -216,30 +601,144 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const design = useWorkspace((w) => w.content.document.design), swaps = design.swaps;
+  const design = useWorkspace((w) => w.content.document.design),
+    swaps = design.swaps;
   const { fit: calibrate, busy, failed, flown } = useCalibrate();
-  const f = result.fit, own = result.corrected !== null;
+  const f = result.fit,
+    own = result.corrected !== null;
   const index = (swaps ?? []).findIndex((s) => s.id === bench.propeller);
   const predicted = ledger && entryOf(ledger, 'staticThrust', 'all')?.value;
   return (
     <>
-      <section className="block" aria-label="What it says"><h2>What it says</h2>
-        {result.claims.map((c) => <div key={c}>{c}</div>)}
-        {result.remarks.map((r) => <div key={r} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}><span className="sev" aria-hidden="true">!</span><div>{r}</div></div>)}
+      <section className="block" aria-label="What it says">
+        <h2>What it says</h2>
+        {result.claims.map((c) => (
+          <div key={c}>{c}</div>
+        ))}
+        {result.remarks.map((r) => (
+          <div key={r} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}>
+            <span className="sev" aria-hidden="true">
+              !
+            </span>
+            <div>{r}</div>
+          </div>
+        ))}
         {f && (
-          <table className="sheet" aria-label="Measured over computed"><thead><tr><th>Measured over computed</th><th className="num">factor</th><th className="num">±</th></tr></thead>
-            <tbody>{([['thrust at its rpm', f.thrust, f.sigma[0]], ['propeller torque', f.torque, f.sigma[1]], ['electrical loss', f.loss, f.sigma[2]]] as const).map(([n, v, s]) => <tr key={n}><td>{n}</td><td className="num" style={{ color: 'var(--measured)' }}>{v.toFixed(3)}</td><td className="num">{s.toFixed(3)}</td></tr>)}</tbody></table>
+          <table className="sheet" aria-label="Measured over computed">
+            <thead>
+              <tr>
+                <th>Measured over computed</th>
+                <th className="num">factor</th>
+                <th className="num">±</th>
+              </tr>
+            </thead>
+            <tbody>
+              {(
+                [
+                  ['thrust at its rpm', f.thrust, f.sigma[0]],
+                  ['propeller torque', f.torque, f.sigma[1]],
+                  ['electrical loss', f.loss, f.sigma[2]],
+                ] as const
+              ).map(([n, v, s]) => (
+                <tr key={n}>
+                  <td>{n}</td>
+                  <td className="num" style={{ color: 'var(--measured)' }}>
+                    {v.toFixed(3)}
+                  </td>
+                  <td className="num">{s.toFixed(3)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
         )}
-        {result.corrected && predicted != null && <p style={{ margin: '6px 0' }}>Brought to the site’s air and a half-full pack: <b className="num">{formatQuantity(result.corrected.thrust, 'force', units)}</b>, {formatQuantity(result.corrected.amps, 'current', units)} at {formatQuantity(result.corrected.omega, 'rotation', units)}; predicted {formatQuantity(predicted, 'force', units)}.</p>}
-        {own && <div><Button loading={busy} onClick={() => void calibrate()}>Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}</Button><div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>Weighed against what the model believed before.</div></div>}
-        {f && !isOwnDrive(design, bench) && index < 0 && <p style={{ margin: '6px 0' }}>The design flies another propeller or motor since these runs: they stay on record and teach it nothing.</p>}
-        {failed && <div role="alert" className="stoptext">{failed}</div>}
-        {!own && result.correction && index >= 0 && <div><p style={{ margin: '6px 0' }}>This is not the propeller and motor the design flies now, so it teaches the model nothing; its factors can be kept with it.</p><Button onClick={() => edit({ type: 'set', path: `document.design.swaps.${swaps![index].id}.data.correction`, value: result.correction })}>Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with {swaps![index].label}</Button></div>}
+        {result.corrected && predicted != null && (
+          <p style={{ margin: '6px 0' }}>
+            Brought to the site’s air and a half-full pack:{' '}
+            <b className="num">{formatQuantity(result.corrected.thrust, 'force', units)}</b>,{' '}
+            {formatQuantity(result.corrected.amps, 'current', units)} at{' '}
+            {formatQuantity(result.corrected.omega, 'rotation', units)}; predicted{' '}
+            {formatQuantity(predicted, 'force', units)}.
+          </p>
+        )}
+        {own && (
+          <div>
+            <Button loading={busy} onClick={() => void calibrate()}>
+              Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}
+            </Button>
+            <div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>
+              Weighed against what the model believed before.
+            </div>
+          </div>
+        )}
+        {f && !isOwnDrive(design, bench) && index < 0 && (
+          <p style={{ margin: '6px 0' }}>
+            The design flies another propeller or motor since these runs: they stay on record and teach it
+            nothing.
+          </p>
+        )}
+        {failed && (
+          <div role="alert" className="stoptext">
+            {failed}
+          </div>
+        )}
+        {!own && result.correction && index >= 0 && (
+          <div>
+            <p style={{ margin: '6px 0' }}>
+              This is not the propeller and motor the design flies now, so it teaches the model nothing; its
+              factors can be kept with it.
+            </p>
+            <Button
+              onClick={() =>
+                edit({
+                  type: 'set',
+                  path: `document.design.swaps.${swaps![index].id}.data.correction`,
+                  value: result.correction,
+                })
+              }
+            >
+              Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with{' '}
+              {swaps![index].label}
+            </Button>
+          </div>
+        )}
       </section>
-      {own && <Readings title="Predicted and measured" state="all" ids={['staticThrust', 'staticCurrent', 'staticRpm']} />}
-      <section className="block"><h2>Steps</h2>
-        <div className="scrollx"><table className="sheet" aria-label="Steps of the bench"><thead><tr><th className="num">Throttle</th><th className="num">Volts</th><th className="num">Amps</th><th className="num">Thrust</th><th className="num">rpm</th><th className="num">g/W</th><th className="num">apart</th></tr></thead>
-          <tbody>{result.steps.map((s) => <tr key={s.throttle}><td className="num">{formatNumber(100 * s.throttle, 3)} %</td><td className="num">{s.volts.toFixed(2)}</td><td className="num">{formatNumber(s.amps, 3)}</td><td className="num">{formatQuantity(s.thrust, 'force', units)}</td><td className="num">{formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}</td><td className="num">{formatNumber(s.gramsPerWatt, 3)}</td><td className="num">{s.runs > 1 ? `${(100 * s.spread).toFixed(1)} %` : ''}</td></tr>)}</tbody></table></div>
+      {own && (
+        <Readings
+          title="Predicted and measured"
+          state="all"
+          ids={['staticThrust', 'staticCurrent', 'staticRpm']}
+        />
+      )}
+      <section className="block">
+        <h2>Steps</h2>
+        <div className="scrollx">
+          <table className="sheet" aria-label="Steps of the bench">
+            <thead>
+              <tr>
+                <th className="num">Throttle</th>
+                <th className="num">Volts</th>
+                <th className="num">Amps</th>
+                <th className="num">Thrust</th>
+                <th className="num">rpm</th>
+                <th className="num">g/W</th>
+                <th className="num">apart</th>
+              </tr>
+            </thead>
+            <tbody>
+              {result.steps.map((s) => (
+                <tr key={s.throttle}>
+                  <td className="num">{formatNumber(100 * s.throttle, 3)} %</td>
+                  <td className="num">{s.volts.toFixed(2)}</td>
+                  <td className="num">{formatNumber(s.amps, 3)}</td>
+                  <td className="num">{formatQuantity(s.thrust, 'force', units)}</td>
+                  <td className="num">{formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}</td>
+                  <td className="num">{formatNumber(s.gramsPerWatt, 3)}</td>
+                  <td className="num">{s.runs > 1 ? `${(100 * s.spread).toFixed(1)} %` : ''}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </section>
     </>
   );

@@ -3,7 +3,13 @@
 import { Button, FileButton, NativeSelect, Switch } from '@mantine/core';
 import { useState } from 'react';
 import { getPath } from '@skiametra/core/design';
-import { BLADE_FAMILIES, BLADES, CHEMISTRIES, estimateCellResistance, gaugeArea } from '@skiametra/core/power';
+import {
+  BLADE_FAMILIES,
+  BLADES,
+  CHEMISTRIES,
+  estimateCellResistance,
+  gaugeArea,
+} from '@skiametra/core/power';
 import { parseCoefficientCsv } from '@skiametra/formats';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { SheetTable } from '../../parts/SheetTable';
@@ -12,10 +18,28 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 const P = 'document.design.power';
 
 /** A choice bound to the document. */
-export function Choice({ label, path, data, fallback }: { label: string; path: string; data: readonly { value: string; label: string }[]; fallback: string }) {
+export function Choice({
+  label,
+  path,
+  data,
+  fallback,
+}: {
+  label: string;
+  path: string;
+  data: readonly { value: string; label: string }[];
+  fallback: string;
+}) {
   const value = (useWorkspace((w) => getPath(w.content, path)) as string | undefined) ?? fallback;
   const edit = useWorkspace((w) => w.edit);
-  return <NativeSelect label={label} styles={{ label: { fontSize: '0.75rem', color: 'var(--ink-2)', fontWeight: 400 } }} value={value} onChange={(e) => edit({ type: 'set', path, value: e.currentTarget.value })} data={[...data]} />;
+  return (
+    <NativeSelect
+      label={label}
+      styles={{ label: { fontSize: '0.75rem', color: 'var(--ink-2)', fontWeight: 400 } }}
+      value={value}
+      onChange={(e) => edit({ type: 'set', path, value: e.currentTarget.value })}
+      data={[...data]}
+    />
+  );
 }
 
 const FAMILIES = BLADE_FAMILIES.map((f) => ({ value: f, label: BLADES[f].name }));
@@ -24,11 +48,21 @@ const CELLS = CHEMISTRIES.map((c) => ({ value: c, label: c }));
 export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
-      <IntField label="Cells in series" path={`${at}.series`} /><IntField label="Cells in parallel" path={`${at}.parallel`} />
-      <DocField label="Capacity" path={`${at}.capacity`} kind="charge" tracked={tracked} /><DocField label="Per cell" path={`${at}.cellResistance`} kind="resistance" tracked={tracked} />
-      <DocField label="Rate, C" path={`${at}.maxC`} kind="ratio" tracked={tracked} /><DocField label="Usable" path={`${at}.usable`} kind="percent" tracked={tracked} />
-      <Choice label="Chemistry" path={`${at}.chemistry`} data={CELLS} fallback="LiPo" /><DocField label="Lost to age" optional path={`${at}.age`} kind="percent" />
-      <DocField label="Cells at" optional path={`${at}.temperature`} kind="temperature" hint="25 °C where left empty" />
+      <IntField label="Cells in series" path={`${at}.series`} />
+      <IntField label="Cells in parallel" path={`${at}.parallel`} />
+      <DocField label="Capacity" path={`${at}.capacity`} kind="charge" tracked={tracked} />
+      <DocField label="Per cell" path={`${at}.cellResistance`} kind="resistance" tracked={tracked} />
+      <DocField label="Rate, C" path={`${at}.maxC`} kind="ratio" tracked={tracked} />
+      <DocField label="Usable" path={`${at}.usable`} kind="percent" tracked={tracked} />
+      <Choice label="Chemistry" path={`${at}.chemistry`} data={CELLS} fallback="LiPo" />
+      <DocField label="Lost to age" optional path={`${at}.age`} kind="percent" />
+      <DocField
+        label="Cells at"
+        optional
+        path={`${at}.temperature`}
+        kind="temperature"
+        hint="25 °C where left empty"
+      />
     </div>
   );
 }
@@ -36,10 +70,20 @@ export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
 export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
-      <DocField label="Kv" path={`${at}.kv`} kind="kv" tracked={tracked} /><DocField label="Resistance" path={`${at}.resistance`} kind="resistance" tracked={tracked} />
-      <DocField label="No load" path={`${at}.noLoadCurrent`} kind="current" tracked={tracked} /><DocField label="no load read at" optional path={`${at}.noLoadVolts`} kind="voltage" />
-      <DocField label="At most" path={`${at}.maxCurrent`} kind="current" tracked={tracked} /><DocField label="Mass" optional path={`${at}.mass`} kind="mass" />
-      <DocField label="Gear, to one" optional path={`${at}.gear`} kind="ratio" /><DocField label="Winding limit" optional path={`${at}.maxTemperature`} kind="temperature" hint="120 °C where left empty" />
+      <DocField label="Kv" path={`${at}.kv`} kind="kv" tracked={tracked} />
+      <DocField label="Resistance" path={`${at}.resistance`} kind="resistance" tracked={tracked} />
+      <DocField label="No load" path={`${at}.noLoadCurrent`} kind="current" tracked={tracked} />
+      <DocField label="no load read at" optional path={`${at}.noLoadVolts`} kind="voltage" />
+      <DocField label="At most" path={`${at}.maxCurrent`} kind="current" tracked={tracked} />
+      <DocField label="Mass" optional path={`${at}.mass`} kind="mass" />
+      <DocField label="Gear, to one" optional path={`${at}.gear`} kind="ratio" />
+      <DocField
+        label="Winding limit"
+        optional
+        path={`${at}.maxTemperature`}
+        kind="temperature"
+        hint="120 °C where left empty"
+      />
     </div>
   );
 }
@@ -47,8 +91,10 @@ export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) 
 export function BladeFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
-      <DocField label="Diameter" path={`${at}.diameter`} kind="length" tracked={tracked} /><DocField label="Pitch" path={`${at}.pitch`} kind="length" tracked={tracked} />
-      <IntField label="Blades" path={`${at}.blades`} /><Choice label="Kind of blade" path={`${at}.family`} data={FAMILIES} fallback="thin-electric" />
+      <DocField label="Diameter" path={`${at}.diameter`} kind="length" tracked={tracked} />
+      <DocField label="Pitch" path={`${at}.pitch`} kind="length" tracked={tracked} />
+      <IntField label="Blades" path={`${at}.blades`} />
+      <Choice label="Kind of blade" path={`${at}.family`} data={FAMILIES} fallback="thin-electric" />
     </div>
   );
 }
@@ -58,10 +104,48 @@ function PitchByRadius() {
   const propeller = useWorkspace((w) => w.content.document.design.power.propeller);
   const edit = useWorkspace((w) => w.edit);
   const at = `${P}.propeller.pitchAt`;
-  if (!propeller.pitchAt) return <Button size="compact-xs" variant="subtle" mt={6} onClick={() => edit({ type: 'set', path: at, value: [0.25, 0.5, 0.75, 1].map((r) => ({ r, pitch: propeller.pitch })) })}>Pitch by radius</Button>;
+  if (!propeller.pitchAt)
+    return (
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        mt={6}
+        onClick={() =>
+          edit({
+            type: 'set',
+            path: at,
+            value: [0.25, 0.5, 0.75, 1].map((r) => ({ r, pitch: propeller.pitch })),
+          })
+        }
+      >
+        Pitch by radius
+      </Button>
+    );
   return (
-    <div style={{ marginTop: 8 }}><h2 className="head">Pitch by radius <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => edit({ type: 'set', path: at, value: undefined })}>One pitch</Button></h2>
-      <SheetTable path={at} caption="Pitch by radius" least={2} addLabel="Add a radius" newRow={() => ({ r: 0.6, pitch: propeller.pitch })} columns={[{ key: 'r', label: 'r / R', cell: { type: 'quantity', kind: 'percent' } }, { key: 'pitch', label: 'Pitch', cell: { type: 'quantity', kind: 'length' } }]} /></div>
+    <div style={{ marginTop: 8 }}>
+      <h2 className="head">
+        Pitch by radius{' '}
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          style={{ marginLeft: 'auto' }}
+          onClick={() => edit({ type: 'set', path: at, value: undefined })}
+        >
+          One pitch
+        </Button>
+      </h2>
+      <SheetTable
+        path={at}
+        caption="Pitch by radius"
+        least={2}
+        addLabel="Add a radius"
+        newRow={() => ({ r: 0.6, pitch: propeller.pitch })}
+        columns={[
+          { key: 'r', label: 'r / R', cell: { type: 'quantity', kind: 'percent' } },
+          { key: 'pitch', label: 'Pitch', cell: { type: 'quantity', kind: 'length' } },
+        ]}
+      />
+    </div>
   );
 }
 
@@ -73,20 +157,74 @@ function TableOfBlades() {
   const [error, setError] = useState<string | null>(null);
   const open = (f: File | null) => {
     if (!f) return;
-    if (f.size > 200_000) { setError(`${f.name} is larger than 0.2 MB; nothing was taken.`); return; }
-    void f.text().then((t) => { const r = parseCoefficientCsv(t); setError(r.status === 'error' ? `${f.name} was not taken. ${r.message}` : edit({ type: 'set', path: `${P}.propeller.table`, value: { name: f.name.slice(0, 100), rows: r.rows } }) ?? (r.remarks[0] ?? null)); });
+    if (f.size > 200_000) {
+      setError(`${f.name} is larger than 0.2 MB; nothing was taken.`);
+      return;
+    }
+    void f.text().then((t) => {
+      const r = parseCoefficientCsv(t);
+      setError(
+        r.status === 'error'
+          ? `${f.name} was not taken. ${r.message}`
+          : (edit({
+              type: 'set',
+              path: `${P}.propeller.table`,
+              value: { name: f.name.slice(0, 100), rows: r.rows },
+            }) ??
+              r.remarks[0] ??
+              null),
+      );
+    });
   };
   return (
     <div style={{ fontSize: '0.78rem', marginTop: 6 }}>
-      {table ? <div>Coefficients from {table.name}, {table.rows.length} rows. <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.propeller.table`, value: undefined })}>Back to blade elements</Button></div>
-        : <FileButton onChange={open} accept=".csv,text/csv" inputProps={{ 'aria-label': 'Coefficient file' }}>{(p) => <Button size="compact-xs" variant="subtle" {...p}>CT, CP by J from a CSV</Button>}</FileButton>}
-      {correction && <div>Bench over computed: thrust {correction.thrust.toFixed(2)}, torque {correction.torque.toFixed(2)}. <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.propeller.correction`, value: undefined })}>Forget</Button></div>}
-      {error && <div role="alert" className="stoptext">{error}</div>}
+      {table ? (
+        <div>
+          Coefficients from {table.name}, {table.rows.length} rows.{' '}
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            onClick={() => edit({ type: 'set', path: `${P}.propeller.table`, value: undefined })}
+          >
+            Back to blade elements
+          </Button>
+        </div>
+      ) : (
+        <FileButton onChange={open} accept=".csv,text/csv" inputProps={{ 'aria-label': 'Coefficient file' }}>
+          {(p) => (
+            <Button size="compact-xs" variant="subtle" {...p}>
+              CT, CP by J from a CSV
+            </Button>
+          )}
+        </FileButton>
+      )}
+      {correction && (
+        <div>
+          Bench over computed: thrust {correction.thrust.toFixed(2)}, torque {correction.torque.toFixed(2)}.{' '}
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            onClick={() => edit({ type: 'set', path: `${P}.propeller.correction`, value: undefined })}
+          >
+            Forget
+          </Button>
+        </div>
+      )}
+      {error && (
+        <div role="alert" className="stoptext">
+          {error}
+        </div>
+      )}
     </div>
   );
 }
 
-const PARTS = [['pack', 'Pack'], ['motor', 'Motor'], ['propeller', 'Propeller'], ['rest', 'Controller, wire, more']] as const;
+const PARTS = [
+  ['pack', 'Pack'],
+  ['motor', 'Motor'],
+  ['propeller', 'Propeller'],
+  ['rest', 'Controller, wire, more'],
+] as const;
 
 export function DriveInputs() {
   const power = useWorkspace((w) => w.content.document.design.power);
@@ -95,28 +233,153 @@ export function DriveInputs() {
   const set = (path: string, value: unknown) => edit({ type: 'set', path: `${P}.${path}`, value });
   return (
     <section className="block" aria-label="Parts of the drive">
-      <NativeSelect aria-label="Part of the drive" value={part} onChange={(e) => setPart(e.currentTarget.value as typeof part)} data={PARTS.map(([value, label]) => ({ value, label }))} mb={8} />
-      {part === 'pack' && <>
-        <PackFields at={`${P}.battery`} tracked />
-        <Button size="compact-xs" variant="subtle" mt={6} title="0.1 / (Ah √C), for a pack at room temperature; cold and age come on top" onClick={() => { const b = power.battery; set('battery.cellResistance', Number(estimateCellResistance(b.capacity / b.parallel, b.maxC, b.chemistry).toPrecision(2))); }}>Estimate the resistance</Button>
-        {power.second ? <div style={{ marginTop: 10 }}><h2 className="head">Second pack <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => set('second', undefined)}>Take out</Button></h2><Choice label="Joined" path={`${P}.second.joined`} fallback="parallel" data={[{ value: 'parallel', label: 'in parallel' }, { value: 'series', label: 'in series' }]} /><PackFields at={`${P}.second.battery`} /></div>
-          : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('second', { joined: 'parallel', battery: power.battery })}>Add a second pack</Button>}
-        <p className="caution" style={{ margin: '8px 0 0' }}>Lithium packs burn: charge under watch on a fireproof base, never one that is swollen or dented; store at half charge. The maker’s sheet and local rules come first.</p>
-      </>}
-      {part === 'motor' && <><MotorFields at={`${P}.motor`} tracked /><div className="fields" style={{ marginTop: 8 }}><Choice label="Built as" path={`${P}.motor.kind`} fallback="outrunner" data={[{ value: 'outrunner', label: 'outrunner' }, { value: 'inrunner', label: 'inrunner' }]} /><DocField label="Cooling, 0 shut in, 1 in the stream" optional path={`${P}.motor.cooling`} kind="ratio" /></div><Arrangement /></>}
-      {part === 'propeller' && <>
-        <BladeFields at={`${P}.propeller`} tracked />
-        <div className="fields" style={{ marginTop: 8 }}><DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" /><DocField label="Height, z" path={`${P}.propeller.z`} kind="length" /><DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} kind="angle" /><DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} kind="angle" /></div>
-        <PitchByRadius />
-        <TableOfBlades />
-        <Fan />
-        <p className="caution" style={{ margin: '8px 0 0' }}>Propellers cut: arming plug out before hands go near, stand out of the plane of the blades, throw away a nicked one.</p>
-      </>}
-      {part === 'rest' && <>
-        <div className="fields"><DocField label="Controller" path={`${P}.esc.resistance`} kind="resistance" tracked /><DocField label="At most" path={`${P}.esc.maxCurrent`} kind="current" tracked /><DocField label="Avionics" path={`${P}.avionicsCurrent`} kind="current" tracked /><DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" /></div>
-        {power.wire ? <div className="fields" style={{ marginTop: 8 }}><DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" /><DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" /><NativeSelect label="or by gauge" value="" onChange={(e) => { if (e.currentTarget.value) set('wire.area', gaugeArea(Number(e.currentTarget.value))); }} data={[{ value: '', label: 'AWG …' }, ...[8, 10, 12, 14, 16, 18, 20, 22].map((n) => ({ value: String(n), label: `AWG ${n}` }))]} /></div> : <Button size="compact-xs" variant="subtle" mt={6} onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}>Add the wire between pack and controller</Button>}
-        <div style={{ marginTop: 10 }}><Button size="compact-xs" variant="subtle" onClick={() => set('unpowered', true)}>Fly it as a glider, without motor</Button></div>
-      </>}
+      <NativeSelect
+        aria-label="Part of the drive"
+        value={part}
+        onChange={(e) => setPart(e.currentTarget.value as typeof part)}
+        data={PARTS.map(([value, label]) => ({ value, label }))}
+        mb={8}
+      />
+      {part === 'pack' && (
+        <>
+          <PackFields at={`${P}.battery`} tracked />
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            mt={6}
+            title="0.1 / (Ah √C), for a pack at room temperature; cold and age come on top"
+            onClick={() => {
+              const b = power.battery;
+              set(
+                'battery.cellResistance',
+                Number(estimateCellResistance(b.capacity / b.parallel, b.maxC, b.chemistry).toPrecision(2)),
+              );
+            }}
+          >
+            Estimate the resistance
+          </Button>
+          {power.second ? (
+            <div style={{ marginTop: 10 }}>
+              <h2 className="head">
+                Second pack{' '}
+                <Button
+                  size="compact-xs"
+                  variant="subtle"
+                  style={{ marginLeft: 'auto' }}
+                  onClick={() => set('second', undefined)}
+                >
+                  Take out
+                </Button>
+              </h2>
+              <Choice
+                label="Joined"
+                path={`${P}.second.joined`}
+                fallback="parallel"
+                data={[
+                  { value: 'parallel', label: 'in parallel' },
+                  { value: 'series', label: 'in series' },
+                ]}
+              />
+              <PackFields at={`${P}.second.battery`} />
+            </div>
+          ) : (
+            <Button
+              size="compact-xs"
+              variant="subtle"
+              mt={6}
+              onClick={() => set('second', { joined: 'parallel', battery: power.battery })}
+            >
+              Add a second pack
+            </Button>
+          )}
+          <p className="caution" style={{ margin: '8px 0 0' }}>
+            Lithium packs burn: charge under watch on a fireproof base, never one that is swollen or dented;
+            store at half charge. The maker’s sheet and local rules come first.
+          </p>
+        </>
+      )}
+      {part === 'motor' && (
+        <>
+          <MotorFields at={`${P}.motor`} tracked />
+          <div className="fields" style={{ marginTop: 8 }}>
+            <Choice
+              label="Built as"
+              path={`${P}.motor.kind`}
+              fallback="outrunner"
+              data={[
+                { value: 'outrunner', label: 'outrunner' },
+                { value: 'inrunner', label: 'inrunner' },
+              ]}
+            />
+            <DocField
+              label="Cooling, 0 shut in, 1 in the stream"
+              optional
+              path={`${P}.motor.cooling`}
+              kind="ratio"
+            />
+          </div>
+          <Arrangement />
+        </>
+      )}
+      {part === 'propeller' && (
+        <>
+          <BladeFields at={`${P}.propeller`} tracked />
+          <div className="fields" style={{ marginTop: 8 }}>
+            <DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" />
+            <DocField label="Height, z" path={`${P}.propeller.z`} kind="length" />
+            <DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} kind="angle" />
+            <DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} kind="angle" />
+          </div>
+          <PitchByRadius />
+          <TableOfBlades />
+          <Fan />
+          <p className="caution" style={{ margin: '8px 0 0' }}>
+            Propellers cut: arming plug out before hands go near, stand out of the plane of the blades, throw
+            away a nicked one.
+          </p>
+        </>
+      )}
+      {part === 'rest' && (
+        <>
+          <div className="fields">
+            <DocField label="Controller" path={`${P}.esc.resistance`} kind="resistance" tracked />
+            <DocField label="At most" path={`${P}.esc.maxCurrent`} kind="current" tracked />
+            <DocField label="Avionics" path={`${P}.avionicsCurrent`} kind="current" tracked />
+            <DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" />
+          </div>
+          {power.wire ? (
+            <div className="fields" style={{ marginTop: 8 }}>
+              <DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" />
+              <DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" />
+              <NativeSelect
+                label="or by gauge"
+                value=""
+                onChange={(e) => {
+                  if (e.currentTarget.value) set('wire.area', gaugeArea(Number(e.currentTarget.value)));
+                }}
+                data={[
+                  { value: '', label: 'AWG …' },
+                  ...[8, 10, 12, 14, 16, 18, 20, 22].map((n) => ({ value: String(n), label: `AWG ${n}` })),
+                ]}
+              />
+            </div>
+          ) : (
+            <Button
+              size="compact-xs"
+              variant="subtle"
+              mt={6}
+              onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}
+            >
+              Add the wire between pack and controller
+            </Button>
+          )}
+          <div style={{ marginTop: 10 }}>
+            <Button size="compact-xs" variant="subtle" onClick={() => set('unpowered', true)}>
+              Fly it as a glider, without motor
+            </Button>
+          </div>
+        </>
+      )}
     </section>
   );
 }
@@ -124,13 +387,44 @@ export function DriveInputs() {
 function Arrangement() {
   const a = useWorkspace((w) => w.content.document.design.power.arrangement);
   const edit = useWorkspace((w) => w.edit);
-  if (!a) return <Button size="compact-xs" variant="subtle" mt={6} onClick={() => edit({ type: 'set', path: `${P}.arrangement`, value: { count: 2, kind: 'apart', tilt: false } })}>More than one motor</Button>;
+  if (!a)
+    return (
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        mt={6}
+        onClick={() =>
+          edit({ type: 'set', path: `${P}.arrangement`, value: { count: 2, kind: 'apart', tilt: false } })
+        }
+      >
+        More than one motor
+      </Button>
+    );
   return (
     <div className="fields" style={{ marginTop: 8 }}>
       <IntField label="Motors" path={`${P}.arrangement.count`} />
-      <Choice label="Arranged" path={`${P}.arrangement.kind`} fallback="apart" data={[{ value: 'apart', label: 'apart from each other' }, { value: 'counter-rotating', label: 'behind each other, counter-rotating' }]} />
-      <Switch size="xs" label="Shafts tilt up for hover" checked={a.tilt} onChange={(e) => edit({ type: 'set', path: `${P}.arrangement.tilt`, value: e.currentTarget.checked })} />
-      <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.arrangement`, value: undefined })}>Only one motor</Button>
+      <Choice
+        label="Arranged"
+        path={`${P}.arrangement.kind`}
+        fallback="apart"
+        data={[
+          { value: 'apart', label: 'apart from each other' },
+          { value: 'counter-rotating', label: 'behind each other, counter-rotating' },
+        ]}
+      />
+      <Switch
+        size="xs"
+        label="Shafts tilt up for hover"
+        checked={a.tilt}
+        onChange={(e) => edit({ type: 'set', path: `${P}.arrangement.tilt`, value: e.currentTarget.checked })}
+      />
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        onClick={() => edit({ type: 'set', path: `${P}.arrangement`, value: undefined })}
+      >
+        Only one motor
+      </Button>
     </div>
   );
 }
@@ -141,9 +435,36 @@ export const USUAL_FAN = { diameter: 0.09, hub: 0.4, exitRatio: 0.9, efficiency:
 function Fan() {
   const power = useWorkspace((w) => w.content.document.design.power);
   const edit = useWorkspace((w) => w.edit);
-  if (!power.fan) return <Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: `${P}.fan`, value: USUAL_FAN })}>A ducted fan instead</Button>;
+  if (!power.fan)
+    return (
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        onClick={() => edit({ type: 'set', path: `${P}.fan`, value: USUAL_FAN })}
+      >
+        A ducted fan instead
+      </Button>
+    );
   return (
-    <div style={{ marginTop: 8 }}><h2 className="head">Ducted fan <Button size="compact-xs" variant="subtle" style={{ marginLeft: 'auto' }} onClick={() => edit({ type: 'set', path: `${P}.fan`, value: undefined })}>Back to the propeller</Button></h2>
-      <div className="fields"><DocField label="Diameter" path={`${P}.fan.diameter`} kind="length" /><DocField label="Hub over tip" path={`${P}.fan.hub`} kind="ratio" /><DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} kind="ratio" /><DocField label="Shaft to jet" path={`${P}.fan.efficiency`} kind="percent" /><DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} kind="ratio" /></div></div>
+    <div style={{ marginTop: 8 }}>
+      <h2 className="head">
+        Ducted fan{' '}
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          style={{ marginLeft: 'auto' }}
+          onClick={() => edit({ type: 'set', path: `${P}.fan`, value: undefined })}
+        >
+          Back to the propeller
+        </Button>
+      </h2>
+      <div className="fields">
+        <DocField label="Diameter" path={`${P}.fan.diameter`} kind="length" />
+        <DocField label="Hub over tip" path={`${P}.fan.hub`} kind="ratio" />
+        <DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} kind="ratio" />
+        <DocField label="Shaft to jet" path={`${P}.fan.efficiency`} kind="percent" />
+        <DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} kind="ratio" />
+      </div>
+    </div>
   );
 }

@@ -15,32 +15,192 @@ export function EnergyTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const phases = design.phases ?? [], plan = report.phases;
-  const newRow = () => ({ id: freshId('phase', phases), name: 'Phase', kind: 'cruise', loading: design.loadings[0].id, time: 60, speed: null, flown: false });
+  const phases = design.phases ?? [],
+    plan = report.phases;
+  const newRow = () => ({
+    id: freshId('phase', phases),
+    name: 'Phase',
+    kind: 'cruise',
+    loading: design.loadings[0].id,
+    time: 60,
+    speed: null,
+    flown: false,
+  });
   return (
     <div className="station" style={{ '--cols': 'minmax(0, 1.9fr) minmax(260px, 1fr)' } as CSSProperties}>
       <div className="stack">
-        <section className="block"><h2>The flight, phase by phase <span className="right dim">an empty speed is the state’s own</span></h2>
-          {design.phases ? <SheetTable path={`${D}.phases`} caption="Phases of the flight" addLabel="Add a phase" newRow={newRow}
-            columns={[
-              { key: 'name', label: 'Phase', cell: { type: 'text' }, width: 128 }, { key: 'kind', label: 'Mode', cell: { type: 'choice', options: PHASE_KINDS.map((k) => ({ value: k, label: k })) }, width: 66 },
-              { key: 'loading', label: 'State', cell: { type: 'choice', options: design.loadings.map((l) => ({ value: l.id, label: l.name })) }, width: 96 },
-              { key: 'time', label: 'Time', cell: { type: 'quantity', kind: 'time' }, width: 50 }, { key: 'speed', label: 'Speed', width: 48, numeric: true, cell: { type: 'shown', render: (_r, i) => <DocField label={`Speed, row ${i + 1}`} path={`${D}.phases.${i}.speed`} kind="speed" hideLabel hideUnit optional="null" /> } },
-              { key: 'flown', label: 'Flown', width: 44, cell: { type: 'shown', render: (r, i) => <Checkbox aria-label={`Flown, row ${i + 1}`} checked={Boolean(r.flown)} onChange={(e) => edit({ type: 'set', path: `${D}.phases.${i}.flown`, value: e.currentTarget.checked })} /> } },
-              { key: 'power', label: 'Power', width: 60, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num">{plan?.rows[i] ? (plan.rows[i].power === null ? <span className="stoptext">too much</span> : formatQuantity(plan.rows[i].power!, 'power', units)) : '…'}</span> } },
-              { key: 'energy', label: 'Energy', width: 76, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num" style={{ whiteSpace: 'nowrap' }}>{plan?.rows[i] ? formatQuantity(plan.rows[i].energy, 'energy', units) : ''}</span> } },
-              { key: 'left', label: 'Left', width: 70, numeric: true, cell: { type: 'shown', render: (_r, i) => <span className="num" style={{ color: plan?.rows[i] && plan.rows[i].left < plan.reserve ? 'var(--stop)' : undefined }}>{plan?.rows[i] ? formatQuantity(plan.rows[i].left, 'energy', units) : ''}</span> } },
-            ]} /> : <p className="dim">No plan yet. Write the flight as phases: what each takes from the pack, and whether that mode has ever been flown.</p>}
-          {!design.phases && <button type="button" className="sorter" style={{ color: 'var(--predicted)' }} onClick={() => edit({ type: 'set', path: `${D}.phases`, value: [newRow()] })}>Begin with one phase</button>}
+        <section className="block">
+          <h2>
+            The flight, phase by phase <span className="right dim">an empty speed is the state’s own</span>
+          </h2>
+          {design.phases ? (
+            <SheetTable
+              path={`${D}.phases`}
+              caption="Phases of the flight"
+              addLabel="Add a phase"
+              newRow={newRow}
+              columns={[
+                { key: 'name', label: 'Phase', cell: { type: 'text' }, width: 128 },
+                {
+                  key: 'kind',
+                  label: 'Mode',
+                  cell: { type: 'choice', options: PHASE_KINDS.map((k) => ({ value: k, label: k })) },
+                  width: 66,
+                },
+                {
+                  key: 'loading',
+                  label: 'State',
+                  cell: {
+                    type: 'choice',
+                    options: design.loadings.map((l) => ({ value: l.id, label: l.name })),
+                  },
+                  width: 96,
+                },
+                { key: 'time', label: 'Time', cell: { type: 'quantity', kind: 'time' }, width: 50 },
+                {
+                  key: 'speed',
+                  label: 'Speed',
+                  width: 48,
+                  numeric: true,
+                  cell: {
+                    type: 'shown',
+                    render: (_r, i) => (
+                      <DocField
+                        label={`Speed, row ${i + 1}`}
+                        path={`${D}.phases.${i}.speed`}
+                        kind="speed"
+                        hideLabel
+                        hideUnit
+                        optional="null"
+                      />
+                    ),
+                  },
+                },
+                {
+                  key: 'flown',
+                  label: 'Flown',
+                  width: 44,
+                  cell: {
+                    type: 'shown',
+                    render: (r, i) => (
+                      <Checkbox
+                        aria-label={`Flown, row ${i + 1}`}
+                        checked={Boolean(r.flown)}
+                        onChange={(e) =>
+                          edit({
+                            type: 'set',
+                            path: `${D}.phases.${i}.flown`,
+                            value: e.currentTarget.checked,
+                          })
+                        }
+                      />
+                    ),
+                  },
+                },
+                {
+                  key: 'power',
+                  label: 'Power',
+                  width: 60,
+                  numeric: true,
+                  cell: {
+                    type: 'shown',
+                    render: (_r, i) => (
+                      <span className="num">
+                        {plan?.rows[i] ? (
+                          plan.rows[i].power === null ? (
+                            <span className="stoptext">too much</span>
+                          ) : (
+                            formatQuantity(plan.rows[i].power!, 'power', units)
+                          )
+                        ) : (
+                          '…'
+                        )}
+                      </span>
+                    ),
+                  },
+                },
+                {
+                  key: 'energy',
+                  label: 'Energy',
+                  width: 76,
+                  numeric: true,
+                  cell: {
+                    type: 'shown',
+                    render: (_r, i) => (
+                      <span className="num" style={{ whiteSpace: 'nowrap' }}>
+                        {plan?.rows[i] ? formatQuantity(plan.rows[i].energy, 'energy', units) : ''}
+                      </span>
+                    ),
+                  },
+                },
+                {
+                  key: 'left',
+                  label: 'Left',
+                  width: 70,
+                  numeric: true,
+                  cell: {
+                    type: 'shown',
+                    render: (_r, i) => (
+                      <span
+                        className="num"
+                        style={{
+                          color:
+                            plan?.rows[i] && plan.rows[i].left < plan.reserve ? 'var(--stop)' : undefined,
+                        }}
+                      >
+                        {plan?.rows[i] ? formatQuantity(plan.rows[i].left, 'energy', units) : ''}
+                      </span>
+                    ),
+                  },
+                },
+              ]}
+            />
+          ) : (
+            <p className="dim">
+              No plan yet. Write the flight as phases: what each takes from the pack, and whether that mode
+              has ever been flown.
+            </p>
+          )}
+          {!design.phases && (
+            <button
+              type="button"
+              className="sorter"
+              style={{ color: 'var(--predicted)' }}
+              onClick={() => edit({ type: 'set', path: `${D}.phases`, value: [newRow()] })}
+            >
+              Begin with one phase
+            </button>
+          )}
         </section>
         {plan && <Bar plan={plan} />}
       </div>
       <div className="stack">
-        {plan && <section className="block" aria-label="The plan in words"><h2>The plan</h2>
-          <p style={{ margin: '0 0 4px' }}>{formatQuantity(plan.used, 'energy', units)} of {formatQuantity(plan.usable, 'energy', units)}; {formatQuantity(plan.left, 'energy', units)} left, {formatQuantity(plan.reserve, 'energy', units)} is the reserve.</p>
-          {plan.sentences.map((s) => <div key={s} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}><span className="sev" aria-hidden="true">!</span><div>{s}</div></div>)}
-        </section>}
-        <section className="block"><h2>Pack</h2>{report.packs.map((s) => <p key={s} style={{ margin: '0 0 4px', fontSize: '0.82rem' }}>{s}</p>)}</section>
+        {plan && (
+          <section className="block" aria-label="The plan in words">
+            <h2>The plan</h2>
+            <p style={{ margin: '0 0 4px' }}>
+              {formatQuantity(plan.used, 'energy', units)} of {formatQuantity(plan.usable, 'energy', units)};{' '}
+              {formatQuantity(plan.left, 'energy', units)} left,{' '}
+              {formatQuantity(plan.reserve, 'energy', units)} is the reserve.
+            </p>
+            {plan.sentences.map((s) => (
+              <div key={s} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}>
+                <span className="sev" aria-hidden="true">
+                  !
+                </span>
+                <div>{s}</div>
+              </div>
+            ))}
+          </section>
+        )}
+        <section className="block">
+          <h2>Pack</h2>
+          {report.packs.map((s) => (
+            <p key={s} style={{ margin: '0 0 4px', fontSize: '0.82rem' }}>
+              {s}
+            </p>
+          ))}
+        </section>
         <Claims report={report} />
       </div>
     </div>
@@ -50,17 +210,69 @@ export function EnergyTab({ report }: { report: PowerReport }) {
 /** The pack as one bar: hatched what is not yet flown, the reserve at the end in a bracket. */
 function Bar({ plan }: { plan: NonNullable<PowerReport['phases']> }) {
   const units = useWorkspace((w) => w.units);
-  const most = Math.max(plan.usable, plan.used), W = 720, X = (e: number) => (e / Math.max(most, 1e-9)) * W;
+  const most = Math.max(plan.usable, plan.used),
+    W = 720,
+    X = (e: number) => (e / Math.max(most, 1e-9)) * W;
   return (
     <figure style={{ margin: 0 }}>
-      <svg viewBox={`-4 0 ${W + 12} 62`} width="100%" role="img" aria-label="Energy of the phases along the pack">
-        <defs><pattern id="unflown" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--predicted-soft)" /><line x1="0" y1="0" x2="0" y2="6" stroke="var(--predicted)" strokeWidth="1.6" /></pattern></defs>
+      <svg
+        viewBox={`-4 0 ${W + 12} 62`}
+        width="100%"
+        role="img"
+        aria-label="Energy of the phases along the pack"
+      >
+        <defs>
+          <pattern
+            id="unflown"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width="6" height="6" fill="var(--predicted-soft)" />
+            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--predicted)" strokeWidth="1.6" />
+          </pattern>
+        </defs>
         <rect x={0} y={18} width={X(plan.usable)} height={22} fill="none" stroke="var(--hair)" />
-        {plan.rows.map((r, i) => { const x = X(plan.rows.slice(0, i).reduce((s, p) => s + p.energy, 0)); return <g key={r.id}><rect x={x} y={18} width={Math.max(1, X(r.energy) - 1)} height={22} fill={r.flown ? 'var(--predicted-soft)' : 'url(#unflown)'}><title>{`${r.name}: ${formatQuantity(r.energy, 'energy', units)}`}</title></rect>{X(r.energy) > 60 && <text x={x + 4} y={54} fontSize={10.5} fill="var(--ink-2)">{r.name}</text>}</g>; })}
-        <path d={`M ${X(plan.usable - plan.reserve) + 6} 12 H ${X(plan.usable - plan.reserve)} V 46 H ${X(plan.usable - plan.reserve) + 6}`} fill="none" stroke="var(--asked)" strokeWidth={1.6} />
-        <text x={X(plan.usable - plan.reserve) + 8} y={12} fontSize={10.5} fill="var(--asked)">reserve</text>
+        {plan.rows.map((r, i) => {
+          const x = X(plan.rows.slice(0, i).reduce((s, p) => s + p.energy, 0));
+          return (
+            <g key={r.id}>
+              <rect
+                x={x}
+                y={18}
+                width={Math.max(1, X(r.energy) - 1)}
+                height={22}
+                fill={r.flown ? 'var(--predicted-soft)' : 'url(#unflown)'}
+              >
+                <title>{`${r.name}: ${formatQuantity(r.energy, 'energy', units)}`}</title>
+              </rect>
+              {X(r.energy) > 60 && (
+                <text x={x + 4} y={54} fontSize={10.5} fill="var(--ink-2)">
+                  {r.name}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        <path
+          d={`M ${X(plan.usable - plan.reserve) + 6} 12 H ${X(plan.usable - plan.reserve)} V 46 H ${X(plan.usable - plan.reserve) + 6}`}
+          fill="none"
+          stroke="var(--asked)"
+          strokeWidth={1.6}
+        />
+        <text x={X(plan.usable - plan.reserve) + 8} y={12} fontSize={10.5} fill="var(--asked)">
+          reserve
+        </text>
       </svg>
-      <figcaption className="legend"><span>plain: flown on this aircraft</span><span>hatched: not yet flown</span><span className="num">{formatNumber(plan.provenTime / 60, 2)} min proven of {formatNumber((plan.provenTime + plan.unprovenTime) / 60, 2)}</span></figcaption>
+      <figcaption className="legend">
+        <span>plain: flown on this aircraft</span>
+        <span>hatched: not yet flown</span>
+        <span className="num">
+          {formatNumber(plan.provenTime / 60, 2)} min proven of{' '}
+          {formatNumber((plan.provenTime + plan.unprovenTime) / 60, 2)}
+        </span>
+      </figcaption>
     </figure>
   );
 }
@@ -70,11 +282,61 @@ const C = `${D}.claims`;
 function Claims({ report }: { report: PowerReport }) {
   const claims = useWorkspace((w) => w.content.document.design.claims);
   const edit = useWorkspace((w) => w.edit);
-  if (!claims) return <section className="block"><h2>Claims</h2><p className="dim" style={{ margin: '0 0 6px' }}>Write down what makers and plans claim; what cannot be true together is pointed at.</p><button type="button" className="sorter" style={{ color: 'var(--predicted)' }} onClick={() => edit({ type: 'set', path: C, value: { payload: null, hoverPower: null, topSpeed: null, flightTime: null, thrust: null, current: null } })}>Write claims down</button></section>;
+  if (!claims)
+    return (
+      <section className="block">
+        <h2>Claims</h2>
+        <p className="dim" style={{ margin: '0 0 6px' }}>
+          Write down what makers and plans claim; what cannot be true together is pointed at.
+        </p>
+        <button
+          type="button"
+          className="sorter"
+          style={{ color: 'var(--predicted)' }}
+          onClick={() =>
+            edit({
+              type: 'set',
+              path: C,
+              value: {
+                payload: null,
+                hoverPower: null,
+                topSpeed: null,
+                flightTime: null,
+                thrust: null,
+                current: null,
+              },
+            })
+          }
+        >
+          Write claims down
+        </button>
+      </section>
+    );
   return (
-    <section className="block" aria-label="Claims"><h2>Claims, held against each other</h2>
-      <div className="fields"><DocField label="Payload" path={`${C}.payload`} kind="mass" optional="null" /><DocField label="Hover power" path={`${C}.hoverPower`} kind="power" optional="null" /><DocField label="Top speed" path={`${C}.topSpeed`} kind="speed" optional="null" /><DocField label="Flight time" path={`${C}.flightTime`} kind="duration" optional="null" /><DocField label="Static thrust" path={`${C}.thrust`} kind="force" optional="null" /><DocField label="Static current" path={`${C}.current`} kind="current" optional="null" /></div>
-      {report.claims.length === 0 ? <p className="dim" style={{ margin: '6px 0 0' }}>Nothing contradicts.</p> : report.claims.map((s) => <div key={s} className="finding ask" style={{ borderBottom: 0, padding: '4px 0' }}><span className="sev" aria-hidden="true">?</span><div>{s}</div></div>)}
+    <section className="block" aria-label="Claims">
+      <h2>Claims, held against each other</h2>
+      <div className="fields">
+        <DocField label="Payload" path={`${C}.payload`} kind="mass" optional="null" />
+        <DocField label="Hover power" path={`${C}.hoverPower`} kind="power" optional="null" />
+        <DocField label="Top speed" path={`${C}.topSpeed`} kind="speed" optional="null" />
+        <DocField label="Flight time" path={`${C}.flightTime`} kind="duration" optional="null" />
+        <DocField label="Static thrust" path={`${C}.thrust`} kind="force" optional="null" />
+        <DocField label="Static current" path={`${C}.current`} kind="current" optional="null" />
+      </div>
+      {report.claims.length === 0 ? (
+        <p className="dim" style={{ margin: '6px 0 0' }}>
+          Nothing contradicts.
+        </p>
+      ) : (
+        report.claims.map((s) => (
+          <div key={s} className="finding ask" style={{ borderBottom: 0, padding: '4px 0' }}>
+            <span className="sev" aria-hidden="true">
+              ?
+            </span>
+            <div>{s}</div>
+          </div>
+        ))
+      )}
     </section>
   );
 }

@@ -20,43 +20,200 @@ export function HoverTab({ report }: { report: PowerReport }) {
   const loading = useWorkspace((w) => w.loading);
   const edit = useWorkspace((w) => w.edit);
   const lift = design.power.lift;
-  const fit = () => edit({ type: 'set', path: L, value: { motor: { kv: design.power.motor.kv, resistance: design.power.motor.resistance, noLoadCurrent: design.power.motor.noLoadCurrent, maxCurrent: design.power.motor.maxCurrent }, esc: design.power.esc, propeller: { diameter: 0.33, pitch: 0.11, blades: 2, family: 'multirotor' }, law: 'duty' } });
-  if (!report.hover) return <div className="stack"><p style={{ maxWidth: 560 }}>Nothing lifts: no lift motors are fitted and no shaft tilts. Rotors are placed under Shape (lift-and-cruise layout) or Balance; their motor and propeller are chosen here.</p><div><Button variant="light" onClick={fit}>Fit lift motors</Button></div></div>;
-  const h = report.hover, p = h.point, state = design.loadings.find((l) => l.id === loading), hovering = state?.hover ? state : design.loadings.find((l) => l.hover);
-  return (
-    <div className="station" style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}>
+  const fit = () =>
+    edit({
+      type: 'set',
+      path: L,
+      value: {
+        motor: {
+          kv: design.power.motor.kv,
+          resistance: design.power.motor.resistance,
+          noLoadCurrent: design.power.motor.noLoadCurrent,
+          maxCurrent: design.power.motor.maxCurrent,
+        },
+        esc: design.power.esc,
+        propeller: { diameter: 0.33, pitch: 0.11, blades: 2, family: 'multirotor' },
+        law: 'duty',
+      },
+    });
+  if (!report.hover)
+    return (
       <div className="stack">
-        {lift ? <>
-          <section className="block"><h2>Lift motor, {h.rotors} of them</h2><MotorFields at={`${L}.motor`} /></section>
-          <section className="block"><h2>Lift rotor</h2><BladeFields at={`${L}.propeller`} /></section>
-          <section className="block"><h2>Controller</h2><div className="fields"><DocField label="Resistance" path={`${L}.esc.resistance`} kind="resistance" /><DocField label="Largest current" path={`${L}.esc.maxCurrent`} kind="current" /></div><NativeSelect mt={8} label="The stick commands" value={lift.law} onChange={(e) => edit({ type: 'set', path: `${L}.law`, value: e.currentTarget.value })} data={[{ value: 'duty', label: 'duty of the controller' }, { value: 'thrust', label: 'thrust, square law taken out' }]} /></section>
-          <div><Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: L, value: undefined })}>Take the lift motors out</Button></div>
-        </> : <p>The shafts of the drive tilt up: it hovers on its own motors.</p>}
-        <div className="caution">First hover: tethered or over soft ground, props balanced, everybody behind a net or ten metres off, one person with the switch that stops it.</div>
+        <p style={{ maxWidth: 560 }}>
+          Nothing lifts: no lift motors are fitted and no shaft tilts. Rotors are placed under Shape
+          (lift-and-cruise layout) or Balance; their motor and propeller are chosen here.
+        </p>
+        <div>
+          <Button variant="light" onClick={fit}>
+            Fit lift motors
+          </Button>
+        </div>
+      </div>
+    );
+  const h = report.hover,
+    p = h.point,
+    state = design.loadings.find((l) => l.id === loading),
+    hovering = state?.hover ? state : design.loadings.find((l) => l.hover);
+  return (
+    <div
+      className="station"
+      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}
+    >
+      <div className="stack">
+        {lift ? (
+          <>
+            <section className="block">
+              <h2>Lift motor, {h.rotors} of them</h2>
+              <MotorFields at={`${L}.motor`} />
+            </section>
+            <section className="block">
+              <h2>Lift rotor</h2>
+              <BladeFields at={`${L}.propeller`} />
+            </section>
+            <section className="block">
+              <h2>Controller</h2>
+              <div className="fields">
+                <DocField label="Resistance" path={`${L}.esc.resistance`} kind="resistance" />
+                <DocField label="Largest current" path={`${L}.esc.maxCurrent`} kind="current" />
+              </div>
+              <NativeSelect
+                mt={8}
+                label="The stick commands"
+                value={lift.law}
+                onChange={(e) => edit({ type: 'set', path: `${L}.law`, value: e.currentTarget.value })}
+                data={[
+                  { value: 'duty', label: 'duty of the controller' },
+                  { value: 'thrust', label: 'thrust, square law taken out' },
+                ]}
+              />
+            </section>
+            <div>
+              <Button
+                size="compact-xs"
+                variant="subtle"
+                onClick={() => edit({ type: 'set', path: L, value: undefined })}
+              >
+                Take the lift motors out
+              </Button>
+            </div>
+          </>
+        ) : (
+          <p>The shafts of the drive tilt up: it hovers on its own motors.</p>
+        )}
+        <div className="caution">
+          First hover: tethered or over soft ground, props balanced, everybody behind a net or ten metres off,
+          one person with the switch that stops it.
+        </div>
       </div>
       <div className="stack">
-        <section className="block" aria-label="Hover in words"><h2>Hover in {state?.name ?? loading}</h2>
+        <section className="block" aria-label="Hover in words">
+          <h2>Hover in {state?.name ?? loading}</h2>
           <StationFindings of={['power']} />
-          {h.sentences.map((s) => <p key={s} style={{ margin: '0 0 4px' }}>{s}</p>)}
-          <table className="sheet" aria-label="Hover"><tbody>
-            <tr><td>Power by momentum alone</td><td className="num">{formatQuantity(p.ideal, 'power', units)}</td><td className="dim">{formatNumber(p.discLoading, 3)} N/m² on the discs</td></tr>
-            <tr><td>On the shafts</td><td className="num">{formatQuantity(p.shaft, 'power', units)}</td><td className="dim">figure of merit {p.figureOfMerit.toFixed(2)}</td></tr>
-            <tr><td>From the pack</td><td className="num">{formatQuantity(p.electric, 'power', units)}</td><td className="dim">{(100 * p.overall).toFixed(0)} % overall, {formatNumber(p.gramsPerWatt, 3)} g/W</td></tr>
-            <tr><td>Stick in hover</td><td className="num">{(100 * p.throttle).toFixed(0)} %</td><td className="dim">{(100 * p.thrustShare).toFixed(0)} % of the thrust there is</td></tr>
-            <tr><td>Each motor</td><td className="num">{formatQuantity(p.point.motorCurrent, 'current', units)}</td><td className="dim">{formatQuantity(p.point.omega, 'rotation', units)}</td></tr>
-          </tbody></table>
+          {h.sentences.map((s) => (
+            <p key={s} style={{ margin: '0 0 4px' }}>
+              {s}
+            </p>
+          ))}
+          <table className="sheet" aria-label="Hover">
+            <tbody>
+              <tr>
+                <td>Power by momentum alone</td>
+                <td className="num">{formatQuantity(p.ideal, 'power', units)}</td>
+                <td className="dim">{formatNumber(p.discLoading, 3)} N/m² on the discs</td>
+              </tr>
+              <tr>
+                <td>On the shafts</td>
+                <td className="num">{formatQuantity(p.shaft, 'power', units)}</td>
+                <td className="dim">figure of merit {p.figureOfMerit.toFixed(2)}</td>
+              </tr>
+              <tr>
+                <td>From the pack</td>
+                <td className="num">{formatQuantity(p.electric, 'power', units)}</td>
+                <td className="dim">
+                  {(100 * p.overall).toFixed(0)} % overall, {formatNumber(p.gramsPerWatt, 3)} g/W
+                </td>
+              </tr>
+              <tr>
+                <td>Stick in hover</td>
+                <td className="num">{(100 * p.throttle).toFixed(0)} %</td>
+                <td className="dim">{(100 * p.thrustShare).toFixed(0)} % of the thrust there is</td>
+              </tr>
+              <tr>
+                <td>Each motor</td>
+                <td className="num">{formatQuantity(p.point.motorCurrent, 'current', units)}</td>
+                <td className="dim">{formatQuantity(p.point.omega, 'rotation', units)}</td>
+              </tr>
+            </tbody>
+          </table>
         </section>
-        {h.transition && h.transition.rows.length > 1 && <ChartFrame title={`From rotors to wing: change over above ${formatQuantity(h.changeSpeed, 'speed', units)}`} height={230} xName="Airspeed" xKind="speed" yName="Power from the pack" yKind="power" yFromZero
-          series={[{ name: 'changing over, full cruise throttle', x: h.transition.rows.map((r) => r.speed), y: h.transition.rows.map((r) => r.power), look: 'predicted' }, { name: 'hover', x: [0, h.changeSpeed], y: [p.electric, p.electric], look: 'ghost' }]} />}
+        {h.transition && h.transition.rows.length > 1 && (
+          <ChartFrame
+            title={`From rotors to wing: change over above ${formatQuantity(h.changeSpeed, 'speed', units)}`}
+            height={230}
+            xName="Airspeed"
+            xKind="speed"
+            yName="Power from the pack"
+            yKind="power"
+            yFromZero
+            series={[
+              {
+                name: 'changing over, full cruise throttle',
+                x: h.transition.rows.map((r) => r.speed),
+                y: h.transition.rows.map((r) => r.power),
+                look: 'predicted',
+              },
+              { name: 'hover', x: [0, h.changeSpeed], y: [p.electric, p.electric], look: 'ghost' },
+            ]}
+          />
+        )}
         {h.compare && (
-          <section className="block" aria-label="Wing or rotors"><h2>The same {formatQuantity(h.compare.distance, 'distance', units)} at {formatQuantity(h.compare.speed, 'speed', units)}</h2>
-            {([['On the wing, both changes in', h.compare.wing], ['On the rotors all the way', h.compare.rotors], ['of the wing’s: carrying what does not turn', h.compare.unused]] as const).map(([n, e]) => <div key={n} style={{ fontSize: '0.8rem' }}><div style={{ display: 'flex' }}><span>{n}</span><span className="num" style={{ marginLeft: 'auto' }}>{formatQuantity(e, 'energy', units)}</span></div><div style={{ height: 5, width: `${(100 * e) / Math.max(h.compare!.wing, h.compare!.rotors)}%`, background: 'var(--predicted-soft)', borderRight: '2px solid var(--predicted)' }} /></div>)}
+          <section className="block" aria-label="Wing or rotors">
+            <h2>
+              The same {formatQuantity(h.compare.distance, 'distance', units)} at{' '}
+              {formatQuantity(h.compare.speed, 'speed', units)}
+            </h2>
+            {(
+              [
+                ['On the wing, both changes in', h.compare.wing],
+                ['On the rotors all the way', h.compare.rotors],
+                ['of the wing’s: carrying what does not turn', h.compare.unused],
+              ] as const
+            ).map(([n, e]) => (
+              <div key={n} style={{ fontSize: '0.8rem' }}>
+                <div style={{ display: 'flex' }}>
+                  <span>{n}</span>
+                  <span className="num" style={{ marginLeft: 'auto' }}>
+                    {formatQuantity(e, 'energy', units)}
+                  </span>
+                </div>
+                <div
+                  style={{
+                    height: 5,
+                    width: `${(100 * e) / Math.max(h.compare!.wing, h.compare!.rotors)}%`,
+                    background: 'var(--predicted-soft)',
+                    borderRight: '2px solid var(--predicted)',
+                  }}
+                />
+              </div>
+            ))}
           </section>
         )}
       </div>
       <div className="stack">
-        <div><LoadingPicker /></div>
-        {hovering ? <Readings title={`In ${hovering.name}`} state={hovering.id} ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'mass']} /> : <p className="dim">Mark a state as hover under Balance: its figures then stand here with their uncertainty.</p>}
+        <div>
+          <LoadingPicker />
+        </div>
+        {hovering ? (
+          <Readings
+            title={`In ${hovering.name}`}
+            state={hovering.id}
+            ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'mass']}
+          />
+        ) : (
+          <p className="dim">
+            Mark a state as hover under Balance: its figures then stand here with their uncertainty.
+          </p>
+        )}
         <Readings title="On the wing" ids={['stallSpeed', 'lapSpeed', 'lapCurrent', 'endurance']} />
       </div>
     </div>

@@ -18,28 +18,138 @@ import { BladeFields } from './DriveInputs';
 const R = 'document.design.power.rubber';
 
 /** A usual motor to begin from: two strands for a hall. */
-export const USUAL_RUBBER = { width: 0.0024, thickness: 0.00105, strands: 2, length: 0.4, density: 930, lubricated: true, wound: 0.85, backedOff: 0, winder: 15, propeller: { diameter: 0.35, pitch: 0.5, blades: 2, family: 'indoor' as const }, flare: 0, trimCl: 0.8, ceiling: null, field: null };
+export const USUAL_RUBBER = {
+  width: 0.0024,
+  thickness: 0.00105,
+  strands: 2,
+  length: 0.4,
+  density: 930,
+  lubricated: true,
+  wound: 0.85,
+  backedOff: 0,
+  winder: 15,
+  propeller: { diameter: 0.35, pitch: 0.5, blades: 2, family: 'indoor' as const },
+  flare: 0,
+  trimCl: 0.8,
+  ceiling: null,
+  field: null,
+};
 
 export function RubberTab({ report }: { report: PowerReport }) {
   const rubber = useWorkspace((w) => w.content.document.design.power.rubber);
   const edit = useWorkspace((w) => w.edit);
-  if (rubber && !report.rubber) return <div className="stack"><div><LoadingPicker /></div><p style={{ maxWidth: 560 }}>In this state the rubber is not aboard: choose another to see the flight.</p></div>;
-  if (!rubber || !report.rubber) return <div className="stack"><p style={{ maxWidth: 560 }}>No rubber motor is fitted. Strip, strands and length give turns, torque and the flight; a hall’s ceiling limits the launch torque.</p><div><Button variant="light" onClick={() => edit({ type: 'apply', changes: [{ path: R, value: USUAL_RUBBER }, { path: 'document.design.power.unpowered', value: true }] })}>Fit a rubber motor in place of the electric one</Button></div></div>;
+  if (rubber && !report.rubber)
+    return (
+      <div className="stack">
+        <div>
+          <LoadingPicker />
+        </div>
+        <p style={{ maxWidth: 560 }}>
+          In this state the rubber is not aboard: choose another to see the flight.
+        </p>
+      </div>
+    );
+  if (!rubber || !report.rubber)
+    return (
+      <div className="stack">
+        <p style={{ maxWidth: 560 }}>
+          No rubber motor is fitted. Strip, strands and length give turns, torque and the flight; a hall’s
+          ceiling limits the launch torque.
+        </p>
+        <div>
+          <Button
+            variant="light"
+            onClick={() =>
+              edit({
+                type: 'apply',
+                changes: [
+                  { path: R, value: USUAL_RUBBER },
+                  { path: 'document.design.power.unpowered', value: true },
+                ],
+              })
+            }
+          >
+            Fit a rubber motor in place of the electric one
+          </Button>
+        </div>
+      </div>
+    );
   const r = report.rubber;
   return (
-    <div className="station" style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(230px, 270px)' } as CSSProperties}>
+    <div
+      className="station"
+      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(230px, 270px)' } as CSSProperties}
+    >
       <div className="stack">
-        <section className="block"><h2>Motor</h2><div className="fields">
-          <DocField label="Strip, width" path={`${R}.width`} kind="rubberSize" /><DocField label="Strip, thickness" path={`${R}.thickness`} kind="rubberSize" />
-          <IntField label="Strands" path={`${R}.strands`} /><DocField label="Length, made up" path={`${R}.length`} kind="length" />
-          <DocField label="Wound to" path={`${R}.wound`} kind="percent" hint="of the breaking turns; 85 % for practice, 95 % for a contest" /><DocField label="Turns let off" path={`${R}.backedOff`} kind="count" />
-          <DocField label="Winder ratio" path={`${R}.winder`} kind="ratio" /><DocField label="Broke at" path={`${R}.breakTurns`} kind="count" optional hint="turns at which such a motor broke; computed where left empty" />
-          <Switch size="xs" label="Lubricated" checked={rubber.lubricated} onChange={(e) => edit({ type: 'set', path: `${R}.lubricated`, value: e.currentTarget.checked })} />
-        </div></section>
-        <section className="block"><h2>Propeller</h2><BladeFields at={`${R}.propeller`} /><div className="fields" style={{ marginTop: 8 }}><DocField label="Flare: pitch by torque" path={`${R}.flare`} kind="flare" hint="how far soft blades turn to more pitch under torque" /><DocField label="Trimmed to CL" path={`${R}.trimCl`} kind="ratio" /></div></section>
-        <section className="block"><h2>Where</h2><div className="fields"><DocField label="Ceiling" path={`${R}.ceiling`} kind="distance" optional="null" /><DocField label="Field, down wind" path={`${R}.field`} kind="distance" optional="null" /></div>{r.dethermalizer !== null && <p style={{ margin: '6px 0 0' }}>Dethermalizer at {formatQuantity(r.dethermalizer, 'time', 'metric')}, or it drifts off the field. Set it for the field, not for the stopwatch.</p>}</section>
-        <div className="caution">Stretched rubber snaps: glasses on, wind in a tube, hold the shaft. Nobody under a flight that may fall.</div>
-        <div><Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: R, value: undefined })}>Take the rubber motor out</Button></div>
+        <section className="block">
+          <h2>Motor</h2>
+          <div className="fields">
+            <DocField label="Strip, width" path={`${R}.width`} kind="rubberSize" />
+            <DocField label="Strip, thickness" path={`${R}.thickness`} kind="rubberSize" />
+            <IntField label="Strands" path={`${R}.strands`} />
+            <DocField label="Length, made up" path={`${R}.length`} kind="length" />
+            <DocField
+              label="Wound to"
+              path={`${R}.wound`}
+              kind="percent"
+              hint="of the breaking turns; 85 % for practice, 95 % for a contest"
+            />
+            <DocField label="Turns let off" path={`${R}.backedOff`} kind="count" />
+            <DocField label="Winder ratio" path={`${R}.winder`} kind="ratio" />
+            <DocField
+              label="Broke at"
+              path={`${R}.breakTurns`}
+              kind="count"
+              optional
+              hint="turns at which such a motor broke; computed where left empty"
+            />
+            <Switch
+              size="xs"
+              label="Lubricated"
+              checked={rubber.lubricated}
+              onChange={(e) => edit({ type: 'set', path: `${R}.lubricated`, value: e.currentTarget.checked })}
+            />
+          </div>
+        </section>
+        <section className="block">
+          <h2>Propeller</h2>
+          <BladeFields at={`${R}.propeller`} />
+          <div className="fields" style={{ marginTop: 8 }}>
+            <DocField
+              label="Flare: pitch by torque"
+              path={`${R}.flare`}
+              kind="flare"
+              hint="how far soft blades turn to more pitch under torque"
+            />
+            <DocField label="Trimmed to CL" path={`${R}.trimCl`} kind="ratio" />
+          </div>
+        </section>
+        <section className="block">
+          <h2>Where</h2>
+          <div className="fields">
+            <DocField label="Ceiling" path={`${R}.ceiling`} kind="distance" optional="null" />
+            <DocField label="Field, down wind" path={`${R}.field`} kind="distance" optional="null" />
+          </div>
+          {r.dethermalizer !== null && (
+            <p style={{ margin: '6px 0 0' }}>
+              Dethermalizer at {formatQuantity(r.dethermalizer, 'time', 'metric')}, or it drifts off the
+              field. Set it for the field, not for the stopwatch.
+            </p>
+          )}
+        </section>
+        <div className="caution">
+          Stretched rubber snaps: glasses on, wind in a tube, hold the shaft. Nobody under a flight that may
+          fall.
+        </div>
+        <div>
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            onClick={() => edit({ type: 'set', path: R, value: undefined })}
+          >
+            Take the rubber motor out
+          </Button>
+        </div>
       </div>
       <div className="stack">
         <StationFindings of={['power']} />
@@ -47,9 +157,25 @@ export function RubberTab({ report }: { report: PowerReport }) {
         <Season />
       </div>
       <div className="stack">
-        <div><LoadingPicker /></div>
-        <Readings title="This flight" ids={['flightTime', 'peakHeight', 'propellerRpm', 'turnsLeft', 'launchTurns', 'launchTorque', 'rubberMass', 'breakTurns']} />
-        <div style={{ fontSize: '0.8rem' }}>{formatNumber(r.motor.crankTurns, 3)} turns of the crank. {r.remarks.join(' ')}</div>
+        <div>
+          <LoadingPicker />
+        </div>
+        <Readings
+          title="This flight"
+          ids={[
+            'flightTime',
+            'peakHeight',
+            'propellerRpm',
+            'turnsLeft',
+            'launchTurns',
+            'launchTorque',
+            'rubberMass',
+            'breakTurns',
+          ]}
+        />
+        <div style={{ fontSize: '0.8rem' }}>
+          {formatNumber(r.motor.crankTurns, 3)} turns of the crank. {r.remarks.join(' ')}
+        </div>
         <Trials />
       </div>
     </div>
@@ -57,16 +183,96 @@ export function RubberTab({ report }: { report: PowerReport }) {
 }
 
 function Flight({ report }: { report: PowerReport }) {
-  const r = report.rubber!, rows = r.rows, [chart, setChart] = useState<'height' | 'torque'>('height');
+  const r = report.rubber!,
+    rows = r.rows,
+    [chart, setChart] = useState<'height' | 'torque'>('height');
   const ceiling = useWorkspace((w) => w.content.document.design.power.rubber!.ceiling);
   const season = useSeason();
   return (
     <div className="stack" style={{ gap: 4 }}>
-      <div style={{ display: 'flex', gap: 6 }}><Button size="compact-xs" variant={chart === 'height' ? 'filled' : 'default'} onClick={() => setChart('height')}>Height</Button><Button size="compact-xs" variant={chart === 'torque' ? 'filled' : 'default'} onClick={() => setChart('torque')}>Torque</Button></div>
-      {chart === 'height' ? <ChartFrame title={r.touched !== null ? `It meets the ceiling after ${formatQuantity(r.touched, 'time', 'metric')}` : `Up for ${formatQuantity(r.time, 'time', 'metric')}, highest ${formatQuantity(r.peak, 'distance', 'metric')}`} height={250} xName="Time" xKind="time" yName="Height" yKind="distance" yFromZero
-        series={[{ name: 'predicted', x: rows.map((p) => p.time), y: rows.map((p) => p.height), look: 'predicted' }, ...(ceiling !== null ? [{ name: 'ceiling', x: [0, r.time], y: [ceiling, ceiling], look: 'asked' as const }] : []), ...(season.some((s) => s.height !== null) ? [{ name: 'flown: seconds and greatest height', x: season.filter((s) => s.height !== null).map((s) => s.seconds), y: season.filter((s) => s.height !== null).map((s) => s.height!), look: 'measured' as const, marks: true }] : [])]} />
-        : <ChartFrame title="Torque by turns in the motor: burst, plateau, knee" height={250} xName="Turns" xKind="count" yName="Torque" yKind="smallMoment" yFromZero at={{ x: r.motor.launchTurns, y: r.motor.launchTorque, name: 'launch' }}
-          series={[{ name: 'motor', x: r.curve.map((c) => c.turns), y: r.curve.map((c) => c.torque), look: 'predicted' }, ...(season.some((s) => s.torque !== null) ? [{ name: 'read at launches', x: season.filter((s) => s.torque !== null).map((s) => s.launchTurns), y: season.filter((s) => s.torque !== null).map((s) => s.torque!), look: 'measured' as const, marks: true }] : [])]} />}
+      <div style={{ display: 'flex', gap: 6 }}>
+        <Button
+          size="compact-xs"
+          variant={chart === 'height' ? 'filled' : 'default'}
+          onClick={() => setChart('height')}
+        >
+          Height
+        </Button>
+        <Button
+          size="compact-xs"
+          variant={chart === 'torque' ? 'filled' : 'default'}
+          onClick={() => setChart('torque')}
+        >
+          Torque
+        </Button>
+      </div>
+      {chart === 'height' ? (
+        <ChartFrame
+          title={
+            r.touched !== null
+              ? `It meets the ceiling after ${formatQuantity(r.touched, 'time', 'metric')}`
+              : `Up for ${formatQuantity(r.time, 'time', 'metric')}, highest ${formatQuantity(r.peak, 'distance', 'metric')}`
+          }
+          height={250}
+          xName="Time"
+          xKind="time"
+          yName="Height"
+          yKind="distance"
+          yFromZero
+          series={[
+            {
+              name: 'predicted',
+              x: rows.map((p) => p.time),
+              y: rows.map((p) => p.height),
+              look: 'predicted',
+            },
+            ...(ceiling !== null
+              ? [{ name: 'ceiling', x: [0, r.time], y: [ceiling, ceiling], look: 'asked' as const }]
+              : []),
+            ...(season.some((s) => s.height !== null)
+              ? [
+                  {
+                    name: 'flown: seconds and greatest height',
+                    x: season.filter((s) => s.height !== null).map((s) => s.seconds),
+                    y: season.filter((s) => s.height !== null).map((s) => s.height!),
+                    look: 'measured' as const,
+                    marks: true,
+                  },
+                ]
+              : []),
+          ]}
+        />
+      ) : (
+        <ChartFrame
+          title="Torque by turns in the motor: burst, plateau, knee"
+          height={250}
+          xName="Turns"
+          xKind="count"
+          yName="Torque"
+          yKind="smallMoment"
+          yFromZero
+          at={{ x: r.motor.launchTurns, y: r.motor.launchTorque, name: 'launch' }}
+          series={[
+            {
+              name: 'motor',
+              x: r.curve.map((c) => c.turns),
+              y: r.curve.map((c) => c.torque),
+              look: 'predicted',
+            },
+            ...(season.some((s) => s.torque !== null)
+              ? [
+                  {
+                    name: 'read at launches',
+                    x: season.filter((s) => s.torque !== null).map((s) => s.launchTurns),
+                    y: season.filter((s) => s.torque !== null).map((s) => s.torque!),
+                    look: 'measured' as const,
+                    marks: true,
+                  },
+                ]
+              : []),
+          ]}
+        />
+      )}
     </div>
   );
 }
@@ -75,20 +281,73 @@ function useSeason() {
   const tests = useWorkspace((w) => w.content.tests);
   const versionId = useWorkspace((w) => w.versionId);
   const pitch = useWorkspace((w) => w.content.document.design.power.rubber!.propeller.pitch);
-  return rubberSeason(tests.filter((t) => t.versionId === versionId), pitch);
+  return rubberSeason(
+    tests.filter((t) => t.versionId === versionId),
+    pitch,
+  );
 }
 
 function Season() {
   const season = useSeason();
   const units = useWorkspace((w) => w.units);
-  if (season.length === 0) return <p className="dim">No flight is logged yet: record launch turns, turns left and seconds under Test.</p>;
+  if (season.length === 0)
+    return (
+      <p className="dim">No flight is logged yet: record launch turns, turns left and seconds under Test.</p>
+    );
   const best = Math.max(...season.filter((s) => s.clean).map((s) => s.seconds));
   return (
-    <section className="block" aria-label="Season"><h2>Flights of this version</h2>
-      <div className="scrollx"><table className="sheet shelf" aria-label="Logged flights"><thead><tr><th>Date</th><th>What was changed</th><th className="num">Turns</th><th className="num">Left</th><th className="num">Torque</th><th className="num">rpm</th><th className="num">Pitch flown</th><th className="num">Height</th><th className="num">Time</th></tr></thead>
-        <tbody>{season.map((s) => (
-          <tr key={s.id} style={{ opacity: s.clean ? 1 : 0.6 }}><td className="num">{s.date.slice(5)}</td><td>{s.change}{s.clean ? '' : ' (not clean)'}</td><td className="num">{formatQuantity(s.launchTurns, 'count', units)}</td><td className="num">{s.turnsLeft === null ? '–' : formatQuantity(s.turnsLeft, 'count', units)}</td><td className="num">{s.torque === null ? '–' : formatQuantity(s.torque, 'smallMoment', units)}</td><td className="num">{s.omega === null ? '–' : formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}</td><td className="num">{s.pitch === null ? '–' : formatQuantity(s.pitch, 'length', units)}</td><td className="num">{s.height === null ? '–' : formatQuantity(s.height, 'distance', units)}</td><td className="num" style={{ fontWeight: s.clean && s.seconds === best ? 700 : 400 }}>{formatQuantity(s.seconds, 'time', units)}</td></tr>))}</tbody></table></div>
-      <p className="dim" style={{ fontSize: '0.75rem', margin: '4px 0 0' }}>Pitch flown: what the blade would need for the advance of the first clean flight at this rpm. A flight that is not clean is set aside in the fit. The marks beside the readings are of flights on nearly these turns.</p>
+    <section className="block" aria-label="Season">
+      <h2>Flights of this version</h2>
+      <div className="scrollx">
+        <table className="sheet shelf" aria-label="Logged flights">
+          <thead>
+            <tr>
+              <th>Date</th>
+              <th>What was changed</th>
+              <th className="num">Turns</th>
+              <th className="num">Left</th>
+              <th className="num">Torque</th>
+              <th className="num">rpm</th>
+              <th className="num">Pitch flown</th>
+              <th className="num">Height</th>
+              <th className="num">Time</th>
+            </tr>
+          </thead>
+          <tbody>
+            {season.map((s) => (
+              <tr key={s.id} style={{ opacity: s.clean ? 1 : 0.6 }}>
+                <td className="num">{s.date.slice(5)}</td>
+                <td>
+                  {s.change}
+                  {s.clean ? '' : ' (not clean)'}
+                </td>
+                <td className="num">{formatQuantity(s.launchTurns, 'count', units)}</td>
+                <td className="num">
+                  {s.turnsLeft === null ? '–' : formatQuantity(s.turnsLeft, 'count', units)}
+                </td>
+                <td className="num">
+                  {s.torque === null ? '–' : formatQuantity(s.torque, 'smallMoment', units)}
+                </td>
+                <td className="num">
+                  {s.omega === null ? '–' : formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}
+                </td>
+                <td className="num">{s.pitch === null ? '–' : formatQuantity(s.pitch, 'length', units)}</td>
+                <td className="num">
+                  {s.height === null ? '–' : formatQuantity(s.height, 'distance', units)}
+                </td>
+                <td className="num" style={{ fontWeight: s.clean && s.seconds === best ? 700 : 400 }}>
+                  {formatQuantity(s.seconds, 'time', units)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="dim" style={{ fontSize: '0.75rem', margin: '4px 0 0' }}>
+        Pitch flown: what the blade would need for the advance of the first clean flight at this rpm. A flight
+        that is not clean is set aside in the fit. The marks beside the readings are of flights on nearly
+        these turns.
+      </p>
     </section>
   );
 }
@@ -102,16 +361,56 @@ function Trials() {
   const [found, setFound] = useState<{ of: unknown; list: RubberTrial[] } | null>(null);
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const ask = async () => { setBusy(true); setTrouble(null); try { setFound({ of: document, list: await askCore<'rubberAdvice'>({ task: 'rubberAdvice', document, loading }) }); } catch (e) { setTrouble(e instanceof Error ? e.message : String(e)); } setBusy(false); };
+  const ask = async () => {
+    setBusy(true);
+    setTrouble(null);
+    try {
+      setFound({
+        of: document,
+        list: await askCore<'rubberAdvice'>({ task: 'rubberAdvice', document, loading }),
+      });
+    } catch (e) {
+      setTrouble(e instanceof Error ? e.message : String(e));
+    }
+    setBusy(false);
+  };
   return (
-    <section className="block" aria-label="What to try next"><h2>What to try next</h2>
-      <Button variant="light" size="xs" loading={busy} onClick={() => void ask()}>{found ? 'Fly them again' : 'Fly the usual changes on paper'}</Button>
-      {trouble && <p className="stoptext" role="alert">{trouble}</p>}
-      {found && found.of !== document && <div className="dim" style={{ fontSize: '0.75rem' }}>For the motor before your last change.</div>}
+    <section className="block" aria-label="What to try next">
+      <h2>What to try next</h2>
+      <Button variant="light" size="xs" loading={busy} onClick={() => void ask()}>
+        {found ? 'Fly them again' : 'Fly the usual changes on paper'}
+      </Button>
+      {trouble && (
+        <p className="stoptext" role="alert">
+          {trouble}
+        </p>
+      )}
+      {found && found.of !== document && (
+        <div className="dim" style={{ fontSize: '0.75rem' }}>
+          For the motor before your last change.
+        </div>
+      )}
       {found?.list.map((t) => (
-        <div key={t.id} style={{ padding: '5px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}>
-          <div>{t.label}: <b className="num">{formatQuantity(t.time, 'time', units)}</b>, {t.touched ? 'meets the ceiling' : `up to ${formatQuantity(t.peak, 'distance', units)}`}.</div>
-          <Button size="compact-xs" variant="default" onClick={() => edit({ type: 'apply', changes: t.change.map((c) => ({ path: `${R}.${c.path}`, value: c.value })) })}>Do it</Button>
+        <div
+          key={t.id}
+          style={{ padding: '5px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}
+        >
+          <div>
+            {t.label}: <b className="num">{formatQuantity(t.time, 'time', units)}</b>,{' '}
+            {t.touched ? 'meets the ceiling' : `up to ${formatQuantity(t.peak, 'distance', units)}`}.
+          </div>
+          <Button
+            size="compact-xs"
+            variant="default"
+            onClick={() =>
+              edit({
+                type: 'apply',
+                changes: t.change.map((c) => ({ path: `${R}.${c.path}`, value: c.value })),
+              })
+            }
+          >
+            Do it
+          </Button>
         </div>
       ))}
     </section>

@@ -10,7 +10,24 @@ import { DocField, IntField } from '../../parts/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const S = 'document.design.power.solar';
-const USUAL = { series: 20, strings: 1, cell: { area: 0.0153, mass: 0.0075, efficiency: 0.22, openVolts: 0.68, workVolts: 0.58, temperatureCoefficient: -0.0031 }, controller: { minVolts: 5, maxVolts: 20, efficiency: 0.95, kind: 'boost' }, latitude: 0.918, longitude: 0, date: '2026-06-21', clarity: 0.85, warming: 18 };
+const USUAL = {
+  series: 20,
+  strings: 1,
+  cell: {
+    area: 0.0153,
+    mass: 0.0075,
+    efficiency: 0.22,
+    openVolts: 0.68,
+    workVolts: 0.58,
+    temperatureCoefficient: -0.0031,
+  },
+  controller: { minVolts: 5, maxVolts: 20, efficiency: 0.95, kind: 'boost' },
+  latitude: 0.918,
+  longitude: 0,
+  date: '2026-06-21',
+  clarity: 0.85,
+  warming: 18,
+};
 
 const clock = (seconds: number) => new Date(seconds * 1000).toISOString().slice(11, 16);
 
@@ -18,37 +35,162 @@ export function SunTab({ report }: { report: PowerReport }) {
   const solar = useWorkspace((w) => w.content.document.design.power.solar);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  if (!solar || !report.solar) return <div className="stack"><p style={{ maxWidth: 560 }}>No cells on the wing. A cell of 5 W is about 155 mm square; forty of them make 200 W at noon and need about a square metre.</p><div><Button variant="light" onClick={() => edit({ type: 'set', path: S, value: USUAL })}>Lay solar cells on the wing</Button></div></div>;
-  const { array, day, load } = report.solar, x = day.rows.map((r) => r.time);
+  if (!solar || !report.solar)
+    return (
+      <div className="stack">
+        <p style={{ maxWidth: 560 }}>
+          No cells on the wing. A cell of 5 W is about 155 mm square; forty of them make 200 W at noon and
+          need about a square metre.
+        </p>
+        <div>
+          <Button variant="light" onClick={() => edit({ type: 'set', path: S, value: USUAL })}>
+            Lay solar cells on the wing
+          </Button>
+        </div>
+      </div>
+    );
+  const { array, day, load } = report.solar,
+    x = day.rows.map((r) => r.time);
   const wingArea = array.area;
   const words = [
     array.sentence,
-    day.leastLight === null ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.` : day.leastHeight === null ? `${formatQuantity(day.leastLight, 'light', units)} of light would carry level flight (${formatQuantity(load, 'power', units)}); this day never has so much.` : `The sun alone carries level flight (${formatQuantity(load, 'power', units)}) from ${formatQuantity(day.leastLight, 'light', units)} on the wing: when it stands over ${formatQuantity(day.leastHeight, 'angle', units)}.`,
-    day.allDay ? 'The pack lasts the night: it stays up.' : `Launched at ${clock(day.launchTime)} with a full pack it stays up for ${formatQuantity(day.aloft, 'clock', units)}.`,
-    day.surplus >= 0 ? `Over the day ${formatQuantity(day.surplus, 'energy', units)} are left over.` : `Over a whole day and night ${formatQuantity(-day.surplus, 'energy', units)} are missing.`,
-    day.refill !== null ? `With nothing drawn the cells refill the pack in ${formatQuantity(day.refill, 'clock', units)}.` : 'In one day the cells do not refill the pack.',
+    day.leastLight === null
+      ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.`
+      : day.leastHeight === null
+        ? `${formatQuantity(day.leastLight, 'light', units)} of light would carry level flight (${formatQuantity(load, 'power', units)}); this day never has so much.`
+        : `The sun alone carries level flight (${formatQuantity(load, 'power', units)}) from ${formatQuantity(day.leastLight, 'light', units)} on the wing: when it stands over ${formatQuantity(day.leastHeight, 'angle', units)}.`,
+    day.allDay
+      ? 'The pack lasts the night: it stays up.'
+      : `Launched at ${clock(day.launchTime)} with a full pack it stays up for ${formatQuantity(day.aloft, 'clock', units)}.`,
+    day.surplus >= 0
+      ? `Over the day ${formatQuantity(day.surplus, 'energy', units)} are left over.`
+      : `Over a whole day and night ${formatQuantity(-day.surplus, 'energy', units)} are missing.`,
+    day.refill !== null
+      ? `With nothing drawn the cells refill the pack in ${formatQuantity(day.refill, 'clock', units)}.`
+      : 'In one day the cells do not refill the pack.',
   ];
   return (
-    <div className="station" style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}>
+    <div
+      className="station"
+      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}
+    >
       <div className="stack">
-        <section className="block"><h2>Cells</h2><div className="fields">
-          <IntField label="In a string" path={`${S}.series`} /><IntField label="Strings" path={`${S}.strings`} />
-          <DocField label="Area of one" path={`${S}.cell.area`} kind="area" /><DocField label="Mass of one" path={`${S}.cell.mass`} kind="mass" />
-          <DocField label="Efficiency" path={`${S}.cell.efficiency`} kind="percent" /><DocField label="Volts at work" path={`${S}.cell.workVolts`} kind="voltage" />
-          <DocField label="Volts open" path={`${S}.cell.openVolts`} kind="voltage" /><DocField label="Change per kelvin" path={`${S}.cell.temperatureCoefficient`} kind="percent" />
-        </div></section>
-        <section className="block"><h2>Charge controller</h2><div className="fields"><DocField label="Starts at" path={`${S}.controller.minVolts`} kind="voltage" /><DocField label="Stands" path={`${S}.controller.maxVolts`} kind="voltage" /><DocField label="Efficiency" path={`${S}.controller.efficiency`} kind="percent" /><NativeSelect label="Kind" value={solar.controller.kind} onChange={(e) => edit({ type: 'set', path: `${S}.controller.kind`, value: e.currentTarget.value })} data={['boost', 'buck', 'direct']} /></div></section>
-        <section className="block"><h2>Where and when</h2><div className="fields"><DocField label="North" path={`${S}.latitude`} kind="angle" /><DocField label="East" path={`${S}.longitude`} kind="angle" /><TextInput label="Date" type="date" value={solar.date} onChange={(e) => { if (e.currentTarget.value) edit({ type: 'set', path: `${S}.date`, value: e.currentTarget.value }); }} /><DocField label="Light through haze" path={`${S}.clarity`} kind="percent" /><DocField label="Cells over the air, K" path={`${S}.warming`} kind="ratio" /></div></section>
-        <div><Button size="compact-xs" variant="subtle" onClick={() => edit({ type: 'set', path: S, value: undefined })}>Take the cells off</Button></div>
+        <section className="block">
+          <h2>Cells</h2>
+          <div className="fields">
+            <IntField label="In a string" path={`${S}.series`} />
+            <IntField label="Strings" path={`${S}.strings`} />
+            <DocField label="Area of one" path={`${S}.cell.area`} kind="area" />
+            <DocField label="Mass of one" path={`${S}.cell.mass`} kind="mass" />
+            <DocField label="Efficiency" path={`${S}.cell.efficiency`} kind="percent" />
+            <DocField label="Volts at work" path={`${S}.cell.workVolts`} kind="voltage" />
+            <DocField label="Volts open" path={`${S}.cell.openVolts`} kind="voltage" />
+            <DocField label="Change per kelvin" path={`${S}.cell.temperatureCoefficient`} kind="percent" />
+          </div>
+        </section>
+        <section className="block">
+          <h2>Charge controller</h2>
+          <div className="fields">
+            <DocField label="Starts at" path={`${S}.controller.minVolts`} kind="voltage" />
+            <DocField label="Stands" path={`${S}.controller.maxVolts`} kind="voltage" />
+            <DocField label="Efficiency" path={`${S}.controller.efficiency`} kind="percent" />
+            <NativeSelect
+              label="Kind"
+              value={solar.controller.kind}
+              onChange={(e) =>
+                edit({ type: 'set', path: `${S}.controller.kind`, value: e.currentTarget.value })
+              }
+              data={['boost', 'buck', 'direct']}
+            />
+          </div>
+        </section>
+        <section className="block">
+          <h2>Where and when</h2>
+          <div className="fields">
+            <DocField label="North" path={`${S}.latitude`} kind="angle" />
+            <DocField label="East" path={`${S}.longitude`} kind="angle" />
+            <TextInput
+              label="Date"
+              type="date"
+              value={solar.date}
+              onChange={(e) => {
+                if (e.currentTarget.value)
+                  edit({ type: 'set', path: `${S}.date`, value: e.currentTarget.value });
+              }}
+            />
+            <DocField label="Light through haze" path={`${S}.clarity`} kind="percent" />
+            <DocField label="Cells over the air, K" path={`${S}.warming`} kind="ratio" />
+          </div>
+        </section>
+        <div>
+          <Button
+            size="compact-xs"
+            variant="subtle"
+            onClick={() => edit({ type: 'set', path: S, value: undefined })}
+          >
+            Take the cells off
+          </Button>
+        </div>
       </div>
       <div className="stack">
-        <ChartFrame title="Power of the cells and of level flight through the day" height={235} xName="Local solar time" xKind="clock" yName="Power" yKind="power" yFromZero series={[{ name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' }, { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' }]} />
-        <ChartFrame title={`Charge in the pack, launched at ${clock(day.launchTime)}`} height={170} xName="Local solar time" xKind="clock" yName="Pack" yKind="energy" yFromZero series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]} />
+        <ChartFrame
+          title="Power of the cells and of level flight through the day"
+          height={235}
+          xName="Local solar time"
+          xKind="clock"
+          yName="Power"
+          yKind="power"
+          yFromZero
+          series={[
+            { name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' },
+            { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' },
+          ]}
+        />
+        <ChartFrame
+          title={`Charge in the pack, launched at ${clock(day.launchTime)}`}
+          height={170}
+          xName="Local solar time"
+          xKind="clock"
+          yName="Pack"
+          yKind="energy"
+          yFromZero
+          series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]}
+        />
       </div>
       <div className="stack">
-        <div><LoadingPicker /></div>
-        <section className="block" aria-label="The day in words"><h2>The day in words</h2>{words.map((w, i) => <p key={w} style={{ margin: '0 0 6px', color: i === 0 && !array.starts ? 'var(--stop)' : undefined }}>{w}</p>)}</section>
-        <section className="block"><h2>Array</h2>{([['Cells', String(array.cells)], ['Wing area they take', formatQuantity(wingArea, 'area', units)], ['Mass', formatQuantity(array.mass, 'mass', units)], ['At full sun, 25 °C', formatQuantity(array.peak, 'power', units)], ['Current', formatQuantity(array.current, 'current', units)], ['Harvest of the day', formatQuantity(day.harvest, 'energy', units)], ['Used by a day aloft', formatQuantity(day.used, 'energy', units)]] as const).map(([n, v]) => <div key={n} style={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.8rem' }}><span className="dim">{n}</span><span className="num">{v}</span></div>)}</section>
+        <div>
+          <LoadingPicker />
+        </div>
+        <section className="block" aria-label="The day in words">
+          <h2>The day in words</h2>
+          {words.map((w, i) => (
+            <p
+              key={w}
+              style={{ margin: '0 0 6px', color: i === 0 && !array.starts ? 'var(--stop)' : undefined }}
+            >
+              {w}
+            </p>
+          ))}
+        </section>
+        <section className="block">
+          <h2>Array</h2>
+          {(
+            [
+              ['Cells', String(array.cells)],
+              ['Wing area they take', formatQuantity(wingArea, 'area', units)],
+              ['Mass', formatQuantity(array.mass, 'mass', units)],
+              ['At full sun, 25 °C', formatQuantity(array.peak, 'power', units)],
+              ['Current', formatQuantity(array.current, 'current', units)],
+              ['Harvest of the day', formatQuantity(day.harvest, 'energy', units)],
+              ['Used by a day aloft', formatQuantity(day.used, 'energy', units)],
+            ] as const
+          ).map(([n, v]) => (
+            <div key={n} style={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.8rem' }}>
+              <span className="dim">{n}</span>
+              <span className="num">{v}</span>
+            </div>
+          ))}
+        </section>
       </div>
     </div>
   );

@@ -1,17 +1,50 @@
 'use client';
 import type { Contour } from '@skiametra/core/section';
 
-const at = (c: Contour, i: number) => `${(100 * c.xy[2 * i]).toFixed(2)},${(-100 * c.xy[2 * i + 1]).toFixed(2)}`;
-export const outlinePoints = (c: Contour): string => Array.from({ length: c.xy.length / 2 }, (_, i) => at(c, i)).join(' ');
+const at = (c: Contour, i: number) =>
+  `${(100 * c.xy[2 * i]).toFixed(2)},${(-100 * c.xy[2 * i + 1]).toFixed(2)}`;
+export const outlinePoints = (c: Contour): string =>
+  Array.from({ length: c.xy.length / 2 }, (_, i) => at(c, i)).join(' ');
 
 /** Silhouette of a section; `large` with its chord line. */
-export function Outline({ contour, large, label = 'Section outline' }: { contour: Contour; large?: boolean; label?: string }) {
+export function Outline({
+  contour,
+  large,
+  label = 'Section outline',
+}: {
+  contour: Contour;
+  large?: boolean;
+  label?: string;
+}) {
   const ys = Array.from({ length: contour.xy.length / 2 }, (_, i) => -100 * contour.xy[2 * i + 1]);
-  const top = Math.min(...ys) - 3, h = Math.max(...ys) - Math.min(...ys) + 6;
+  const top = Math.min(...ys) - 3,
+    h = Math.max(...ys) - Math.min(...ys) + 6;
   return (
-    <svg viewBox={`-2 ${top} 104 ${h}`} width="100%" style={{ maxHeight: large ? 130 : 30, display: 'block' }} role="img" aria-label={label}>
-      <polygon points={outlinePoints(contour)} fill="var(--paper-2)" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
-      {large && <line x1={0} x2={100} y1={0} y2={0} stroke="var(--hair)" strokeDasharray="2 2" vectorEffect="non-scaling-stroke" />}
+    <svg
+      viewBox={`-2 ${top} 104 ${h}`}
+      width="100%"
+      style={{ maxHeight: large ? 130 : 30, display: 'block' }}
+      role="img"
+      aria-label={label}
+    >
+      <polygon
+        points={outlinePoints(contour)}
+        fill="var(--paper-2)"
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+        vectorEffect="non-scaling-stroke"
+      />
+      {large && (
+        <line
+          x1={0}
+          x2={100}
+          y1={0}
+          y2={0}
+          stroke="var(--hair)"
+          strokeDasharray="2 2"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
     </svg>
   );
 }
@@ -23,11 +56,44 @@ const DASHES = [undefined, '6 3', '2 2', '8 3 2 3'];
 export function Overlay({ list }: { list: readonly { name: string; contour: Contour }[] }) {
   return (
     <figure style={{ margin: 0 }}>
-      <svg viewBox="-2 -16 104 26" width="100%" style={{ maxHeight: 190, display: 'block' }} role="img" aria-label={`Outlines of ${list.map((l) => l.name).join(', ')}`}>
+      <svg
+        viewBox="-2 -16 104 26"
+        width="100%"
+        style={{ maxHeight: 190, display: 'block' }}
+        role="img"
+        aria-label={`Outlines of ${list.map((l) => l.name).join(', ')}`}
+      >
         <line x1={0} x2={100} y1={0} y2={0} stroke="var(--hair)" vectorEffect="non-scaling-stroke" />
-        {list.map((l, i) => <polygon key={l.name} points={outlinePoints(l.contour)} fill={i === 0 ? 'var(--predicted-soft)' : 'none'} stroke={LOOKS[i % 4]} strokeDasharray={DASHES[i % 4]} strokeWidth={1.5} vectorEffect="non-scaling-stroke" />)}
+        {list.map((l, i) => (
+          <polygon
+            key={l.name}
+            points={outlinePoints(l.contour)}
+            fill={i === 0 ? 'var(--predicted-soft)' : 'none'}
+            stroke={LOOKS[i % 4]}
+            strokeDasharray={DASHES[i % 4]}
+            strokeWidth={1.5}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
       </svg>
-      <figcaption className="legend">{list.map((l, i) => <span key={l.name} style={{ display: 'inline-flex', gap: 6, alignItems: 'center' }}><svg width={22} height={6} aria-hidden="true"><line x1={0} x2={22} y1={3} y2={3} stroke={LOOKS[i % 4]} strokeDasharray={DASHES[i % 4]} strokeWidth={2} /></svg>{l.name}</span>)}</figcaption>
+      <figcaption className="legend">
+        {list.map((l, i) => (
+          <span key={l.name} style={{ display: 'inline-flex', gap: 6, alignItems: 'center' }}>
+            <svg width={22} height={6} aria-hidden="true">
+              <line
+                x1={0}
+                x2={22}
+                y1={3}
+                y2={3}
+                stroke={LOOKS[i % 4]}
+                strokeDasharray={DASHES[i % 4]}
+                strokeWidth={2}
+              />
+            </svg>
+            {l.name}
+          </span>
+        ))}
+      </figcaption>
     </figure>
   );
 }

@@ -15,8 +15,15 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 type Kit = typeof import('@skiametra/formats/template');
 const MM = 1000;
-const inRange = (lo: number, hi: number, set: (v: number) => void, what: string) => (v: number): string | null => { if (!(v >= lo && v <= hi)) return what; set(v); return null; };
-const pointsOf = (c: Contour): [number, number][] => Array.from({ length: c.xy.length / 2 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]]);
+const inRange =
+  (lo: number, hi: number, set: (v: number) => void, what: string) =>
+  (v: number): string | null => {
+    if (!(v >= lo && v <= hi)) return what;
+    set(v);
+    return null;
+  };
+const pointsOf = (c: Contour): [number, number][] =>
+  Array.from({ length: c.xy.length / 2 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]]);
 
 export function Templates({ section }: { section: Section }) {
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
@@ -30,80 +37,328 @@ export function Templates({ section }: { section: Section }) {
   const [sheeting, setSheeting] = useState(0);
   const [slotWidth, setSlotWidth] = useState(spar.kind === 'tube' ? spar.outer : 0.006);
   const [slotDepth, setSlotDepth] = useState(spar.kind === 'tube' ? spar.outer : 0.003);
-  const [face, setFace] = useState<'both' | 'through' | 'round' | 'none'>(spar.kind === 'tube' ? 'round' : 'both');
+  const [face, setFace] = useState<'both' | 'through' | 'round' | 'none'>(
+    spar.kind === 'tube' ? 'round' : 'both',
+  );
   const [rim, setRim] = useState(0.006);
   const [kerf, setKerf] = useState(0);
   const [sheet, setSheet] = useState<[number, number]>([0.6, 0.3]);
   const [turn, setTurn] = useState(false);
   const [shown, setShown] = useState(0);
-  useEffect(() => { let here = true; void import('@skiametra/formats/template').then((k) => { if (here) setKit(k); }); return () => { here = false; }; }, []);
+  useEffect(() => {
+    let here = true;
+    void import('@skiametra/formats/template').then((k) => {
+      if (here) setKit(k);
+    });
+    return () => {
+      here = false;
+    };
+  }, []);
 
-  const made = useMemo((): { templates: Template[]; sheets: Sheet[]; tooLarge: string[] } | { message: string } | null => {
+  const made = useMemo(():
+    { templates: Template[]; sheets: Sheet[]; tooLarge: string[] } | { message: string } | null => {
     if (!kit) return null;
-    const slots: RibOptions['slots'] = face === 'none' ? [] : (face === 'both' ? (['upper', 'lower'] as const) : ([face] as const)).map((f) => ({ at: sparAt, width: slotWidth * MM, depth: slotDepth * MM, face: f }));
+    const slots: RibOptions['slots'] =
+      face === 'none'
+        ? []
+        : (face === 'both' ? (['upper', 'lower'] as const) : ([face] as const)).map((f) => ({
+            at: sparAt,
+            width: slotWidth * MM,
+            depth: slotDepth * MM,
+            face: f,
+          }));
     const options: RibOptions = { sheeting: sheeting * MM, slots, holes: rim * MM, kerf: kerf * MM };
     try {
       const surface = surfaces.find((s) => s.id === of);
       const places = surface
-        ? ribPlaces(surface.stations.map((s) => ({ y: s.y, chord: s.chord, contour: modelOf(sections.find((q) => q.id === s.section)!).outline })), ribs)
+        ? ribPlaces(
+            surface.stations.map((s) => ({
+              y: s.y,
+              chord: s.chord,
+              contour: modelOf(sections.find((q) => q.id === s.section)!).outline,
+            })),
+            ribs,
+          )
         : [{ y: 0, chord, contour: modelOf(section).outline }];
-      const templates = places.map((p, i) => kit.ribTemplate(surface ? `${surface.id} rib ${i + 1}, ${formatNumber(p.chord * MM, 4)} mm` : `${section.name}, ${formatNumber(p.chord * MM, 4)} mm`, pointsOf(p.contour), p.chord * MM, options));
+      const templates = places.map((p, i) =>
+        kit.ribTemplate(
+          surface
+            ? `${surface.id} rib ${i + 1}, ${formatNumber(p.chord * MM, 4)} mm`
+            : `${section.name}, ${formatNumber(p.chord * MM, 4)} mm`,
+          pointsOf(p.contour),
+          p.chord * MM,
+          options,
+        ),
+      );
       return { templates, ...kit.nest(templates, sheet[0] * MM, sheet[1] * MM, 4, turn) };
     } catch (e) {
       if (e instanceof DomainError) return { message: e.message };
       throw e;
     }
-  }, [kit, of, chord, ribs, sheeting, slotWidth, slotDepth, face, rim, kerf, sheet, turn, section, sections, surfaces, sparAt]);
+  }, [
+    kit,
+    of,
+    chord,
+    ribs,
+    sheeting,
+    slotWidth,
+    slotDepth,
+    face,
+    rim,
+    kerf,
+    sheet,
+    turn,
+    section,
+    sections,
+    surfaces,
+    sparAt,
+  ]);
 
   const base = section.name.replace(/[^A-Za-z0-9]+/g, '-').toLowerCase();
   const ok = made && 'sheets' in made ? made : null;
   const now = ok?.sheets[Math.min(shown, ok.sheets.length - 1)];
-  const warnings = ok ? [...new Set([...ok.templates.flatMap((t) => t.warnings.map((w) => `${t.label}: ${w}`)), ...ok.tooLarge.map((l) => `${l} is larger than the sheet and left out.`)])] : [];
-  const dat = () => give(`${base}.dat`, 'text/plain', writeDat(section.name, pointsOf(modelOf(section).outline)));
+  const warnings = ok
+    ? [
+        ...new Set([
+          ...ok.templates.flatMap((t) => t.warnings.map((w) => `${t.label}: ${w}`)),
+          ...ok.tooLarge.map((l) => `${l} is larger than the sheet and left out.`),
+        ]),
+      ]
+    : [];
+  const dat = () =>
+    give(`${base}.dat`, 'text/plain', writeDat(section.name, pointsOf(modelOf(section).outline)));
   return (
     <div className="cols" style={{ '--cols': '236px minmax(0, 1fr)' } as React.CSSProperties}>
       <div className="stack" style={{ gap: 8 }}>
-        <NativeSelect label="Template of" size="xs" value={of} onChange={(e) => { setOf(e.currentTarget.value); setShown(0); }} data={[{ value: 'section', label: `${section.name} alone` }, ...surfaces.map((s) => ({ value: s.id, label: `All ribs of the ${s.role}` }))]} />
+        <NativeSelect
+          label="Template of"
+          size="xs"
+          value={of}
+          onChange={(e) => {
+            setOf(e.currentTarget.value);
+            setShown(0);
+          }}
+          data={[
+            { value: 'section', label: `${section.name} alone` },
+            ...surfaces.map((s) => ({ value: s.id, label: `All ribs of the ${s.role}` })),
+          ]}
+        />
         <div className="fields">
-          {of === 'section' ? <QuantityField label="Chord" kind="length" value={chord} onCommit={inRange(0.01, 3, setChord, 'A chord of 10 mm to 3 m.')} /> : <QuantityField label="Ribs, root to tip" kind="ratio" value={ribs} onCommit={inRange(2, 60, (v) => setRibs(Math.round(v)), 'From 2 to 60 ribs.')} />}
-          <QuantityField label="Sheeting taken off" kind="length" value={sheeting} onCommit={inRange(0, 0.01, setSheeting, 'From 0 to 10 mm.')} />
-          <QuantityField label="Rim round holes" hint="0 for no lightening holes" kind="length" value={rim} onCommit={inRange(0, 0.04, setRim, 'From 0 to 40 mm.')} />
-          <QuantityField label="Width of the cut" hint="half of it is added all round" kind="length" value={kerf} onCommit={inRange(0, 0.003, setKerf, 'From 0 to 3 mm.')} />
+          {of === 'section' ? (
+            <QuantityField
+              label="Chord"
+              kind="length"
+              value={chord}
+              onCommit={inRange(0.01, 3, setChord, 'A chord of 10 mm to 3 m.')}
+            />
+          ) : (
+            <QuantityField
+              label="Ribs, root to tip"
+              kind="ratio"
+              value={ribs}
+              onCommit={inRange(2, 60, (v) => setRibs(Math.round(v)), 'From 2 to 60 ribs.')}
+            />
+          )}
+          <QuantityField
+            label="Sheeting taken off"
+            kind="length"
+            value={sheeting}
+            onCommit={inRange(0, 0.01, setSheeting, 'From 0 to 10 mm.')}
+          />
+          <QuantityField
+            label="Rim round holes"
+            hint="0 for no lightening holes"
+            kind="length"
+            value={rim}
+            onCommit={inRange(0, 0.04, setRim, 'From 0 to 40 mm.')}
+          />
+          <QuantityField
+            label="Width of the cut"
+            hint="half of it is added all round"
+            kind="length"
+            value={kerf}
+            onCommit={inRange(0, 0.003, setKerf, 'From 0 to 3 mm.')}
+          />
         </div>
-        <NativeSelect label={`Spar slots at ${formatNumber(100 * sparAt, 3)} % (Structure)`} size="xs" value={face} onChange={(e) => setFace(e.currentTarget.value as typeof face)} data={[{ value: 'both', label: 'Both faces' }, { value: 'round', label: 'Round hole' }, { value: 'through', label: 'Square hole' }, { value: 'none', label: 'None' }]} />
-        {face !== 'none' && <div className="fields"><QuantityField label={face === 'round' ? 'Hole across' : 'Slot width'} kind="length" value={slotWidth} onCommit={inRange(0.0003, 0.06, setSlotWidth, 'From 0.3 to 60 mm.')} />{face !== 'round' && <QuantityField label="Slot depth" kind="length" value={slotDepth} onCommit={inRange(0.0003, 0.06, setSlotDepth, 'From 0.3 to 60 mm.')} />}</div>}
-        <div className="fields"><QuantityField label="Sheet, long" kind="length" value={sheet[0]} onCommit={inRange(0.05, 3, (v) => setSheet([v, sheet[1]]), 'From 50 mm to 3 m.')} /><QuantityField label="Sheet, wide" kind="length" value={sheet[1]} onCommit={inRange(0.05, 3, (v) => setSheet([sheet[0], v]), 'From 50 mm to 3 m.')} /></div>
-        <Switch size="xs" label="May be turned a quarter (grain)" checked={turn} onChange={(e) => setTurn(e.currentTarget.checked)} />
+        <NativeSelect
+          label={`Spar slots at ${formatNumber(100 * sparAt, 3)} % (Structure)`}
+          size="xs"
+          value={face}
+          onChange={(e) => setFace(e.currentTarget.value as typeof face)}
+          data={[
+            { value: 'both', label: 'Both faces' },
+            { value: 'round', label: 'Round hole' },
+            { value: 'through', label: 'Square hole' },
+            { value: 'none', label: 'None' },
+          ]}
+        />
+        {face !== 'none' && (
+          <div className="fields">
+            <QuantityField
+              label={face === 'round' ? 'Hole across' : 'Slot width'}
+              kind="length"
+              value={slotWidth}
+              onCommit={inRange(0.0003, 0.06, setSlotWidth, 'From 0.3 to 60 mm.')}
+            />
+            {face !== 'round' && (
+              <QuantityField
+                label="Slot depth"
+                kind="length"
+                value={slotDepth}
+                onCommit={inRange(0.0003, 0.06, setSlotDepth, 'From 0.3 to 60 mm.')}
+              />
+            )}
+          </div>
+        )}
+        <div className="fields">
+          <QuantityField
+            label="Sheet, long"
+            kind="length"
+            value={sheet[0]}
+            onCommit={inRange(0.05, 3, (v) => setSheet([v, sheet[1]]), 'From 50 mm to 3 m.')}
+          />
+          <QuantityField
+            label="Sheet, wide"
+            kind="length"
+            value={sheet[1]}
+            onCommit={inRange(0.05, 3, (v) => setSheet([sheet[0], v]), 'From 50 mm to 3 m.')}
+          />
+        </div>
+        <Switch
+          size="xs"
+          label="May be turned a quarter (grain)"
+          checked={turn}
+          onChange={(e) => setTurn(e.currentTarget.checked)}
+        />
         <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
-          <Button size="xs" variant="light" disabled={!now} onClick={() => give(`${base}-templates.pdf`, 'application/pdf', kit!.sheetsPdf(ok!.sheets) as BlobPart)}>PDF, all sheets</Button>
-          <Button size="xs" variant="default" disabled={!now} onClick={() => give(`${base}-sheet-${shown + 1}.svg`, 'image/svg+xml', kit!.sheetSvg(now!))}>SVG</Button>
-          <Button size="xs" variant="default" disabled={!now} onClick={() => give(`${base}-sheet-${shown + 1}.dxf`, 'image/vnd.dxf', kit!.sheetDxf(now!))}>DXF</Button>
-          <Button size="xs" variant="subtle" onClick={dat}>Section .dat</Button>
+          <Button
+            size="xs"
+            variant="light"
+            disabled={!now}
+            onClick={() =>
+              give(`${base}-templates.pdf`, 'application/pdf', kit!.sheetsPdf(ok!.sheets) as BlobPart)
+            }
+          >
+            PDF, all sheets
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            disabled={!now}
+            onClick={() => give(`${base}-sheet-${shown + 1}.svg`, 'image/svg+xml', kit!.sheetSvg(now!))}
+          >
+            SVG
+          </Button>
+          <Button
+            size="xs"
+            variant="default"
+            disabled={!now}
+            onClick={() => give(`${base}-sheet-${shown + 1}.dxf`, 'image/vnd.dxf', kit!.sheetDxf(now!))}
+          >
+            DXF
+          </Button>
+          <Button size="xs" variant="subtle" onClick={dat}>
+            Section .dat
+          </Button>
         </div>
-        <div className="caution">Knives, saws, hot wires and laser cutters cut and burn, and their fumes harm: guards on, air moving, and the rules of your workshop. Measure the 50 mm bar on a print before cutting by it.</div>
+        <div className="caution">
+          Knives, saws, hot wires and laser cutters cut and burn, and their fumes harm: guards on, air moving,
+          and the rules of your workshop. Measure the 50 mm bar on a print before cutting by it.
+        </div>
       </div>
       <div className="stack" style={{ gap: 6 }}>
         {!kit && <span className="dim">Getting the template tools.</span>}
-        {made && 'message' in made && <p className="stoptext" role="alert">{made.message[0].toUpperCase()}{made.message.slice(1)}.</p>}
-        {ok && <div style={{ display: 'flex', gap: 8, alignItems: 'baseline' }}><strong style={{ fontSize: '0.85rem' }}>{ok.templates.length - ok.tooLarge.length} {ok.templates.length === 1 ? 'piece' : 'pieces'} on {ok.sheets.length} {ok.sheets.length === 1 ? 'sheet' : 'sheets'}</strong>{ok.sheets.length > 1 && ok.sheets.map((_, i) => <Button key={i} size="compact-xs" variant={i === shown ? 'light' : 'subtle'} onClick={() => setShown(i)}>{i + 1}</Button>)}</div>}
+        {made && 'message' in made && (
+          <p className="stoptext" role="alert">
+            {made.message[0].toUpperCase()}
+            {made.message.slice(1)}.
+          </p>
+        )}
+        {ok && (
+          <div style={{ display: 'flex', gap: 8, alignItems: 'baseline' }}>
+            <strong style={{ fontSize: '0.85rem' }}>
+              {ok.templates.length - ok.tooLarge.length} {ok.templates.length === 1 ? 'piece' : 'pieces'} on{' '}
+              {ok.sheets.length} {ok.sheets.length === 1 ? 'sheet' : 'sheets'}
+            </strong>
+            {ok.sheets.length > 1 &&
+              ok.sheets.map((_, i) => (
+                <Button
+                  key={i}
+                  size="compact-xs"
+                  variant={i === shown ? 'light' : 'subtle'}
+                  onClick={() => setShown(i)}
+                >
+                  {i + 1}
+                </Button>
+              ))}
+          </div>
+        )}
         {now && <SheetDrawing sheet={now} />}
-        {warnings.slice(0, 6).map((w) => <div key={w} style={{ color: 'var(--look)', fontSize: '0.8rem' }}>▲ {w}</div>)}
-        {warnings.length > 6 && <div className="dim" style={{ fontSize: '0.78rem' }}>and {warnings.length - 6} more of the same kind.</div>}
+        {warnings.slice(0, 6).map((w) => (
+          <div key={w} style={{ color: 'var(--look)', fontSize: '0.8rem' }}>
+            ▲ {w}
+          </div>
+        ))}
+        {warnings.length > 6 && (
+          <div className="dim" style={{ fontSize: '0.78rem' }}>
+            and {warnings.length - 6} more of the same kind.
+          </div>
+        )}
       </div>
     </div>
   );
 }
 
 function SheetDrawing({ sheet }: { sheet: Sheet }) {
-  const path = (p: readonly (readonly [number, number])[], closed: boolean) => `${p.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(sheet.height - y).toFixed(2)}`).join('')}${closed ? 'Z' : ''}`;
+  const path = (p: readonly (readonly [number, number])[], closed: boolean) =>
+    `${p.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(sheet.height - y).toFixed(2)}`).join('')}${closed ? 'Z' : ''}`;
   return (
-    <svg viewBox={`-2 -2 ${sheet.width + 4} ${sheet.height + 4}`} width="100%" style={{ maxHeight: 520, display: 'block' }} role="img" aria-label={`Sheet of ${sheet.width} by ${sheet.height} mm with ${sheet.placed.map((t) => t.label).join('; ')}`}>
-      <rect x={0} y={0} width={sheet.width} height={sheet.height} fill="var(--paper-2)" stroke="var(--hair)" vectorEffect="non-scaling-stroke" />
+    <svg
+      viewBox={`-2 -2 ${sheet.width + 4} ${sheet.height + 4}`}
+      width="100%"
+      style={{ maxHeight: 520, display: 'block' }}
+      role="img"
+      aria-label={`Sheet of ${sheet.width} by ${sheet.height} mm with ${sheet.placed.map((t) => t.label).join('; ')}`}
+    >
+      <rect
+        x={0}
+        y={0}
+        width={sheet.width}
+        height={sheet.height}
+        fill="var(--paper-2)"
+        stroke="var(--hair)"
+        vectorEffect="non-scaling-stroke"
+      />
       {sheet.placed.map((t) => (
         <g key={t.label}>
-          <path d={t.cuts.map((p) => path(p, true)).join('')} fill="var(--paper)" fillRule="evenodd" stroke="var(--ink)" strokeWidth={1.1} vectorEffect="non-scaling-stroke" />
-          {t.marks.map((p, i) => <path key={i} d={path(p, false)} fill="none" stroke="var(--predicted)" strokeWidth={0.8} strokeDasharray="4 2" vectorEffect="non-scaling-stroke" />)}
-          <text x={t.labelAt[0]} y={sheet.height - t.labelAt[1]} fontSize={Math.max(3.5, sheet.width / 110)} fill="var(--ink-2)" transform={t.turned ? `rotate(-90 ${t.labelAt[0]} ${sheet.height - t.labelAt[1]})` : undefined}>{t.label}</text>
+          <path
+            d={t.cuts.map((p) => path(p, true)).join('')}
+            fill="var(--paper)"
+            fillRule="evenodd"
+            stroke="var(--ink)"
+            strokeWidth={1.1}
+            vectorEffect="non-scaling-stroke"
+          />
+          {t.marks.map((p, i) => (
+            <path
+              key={i}
+              d={path(p, false)}
+              fill="none"
+              stroke="var(--predicted)"
+              strokeWidth={0.8}
+              strokeDasharray="4 2"
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+          <text
+            x={t.labelAt[0]}
+            y={sheet.height - t.labelAt[1]}
+            fontSize={Math.max(3.5, sheet.width / 110)}
+            fill="var(--ink-2)"
+            transform={t.turned ? `rotate(-90 ${t.labelAt[0]} ${sheet.height - t.labelAt[1]})` : undefined}
+          >
+            {t.label}
+          </text>
         </g>
       ))}
     </svg>

@@ -15,12 +15,23 @@ describe('the shelf', () => {
     expect(new Set(list.map((c) => c.id)).size).toBe(list.length);
     for (const c of list) expect(outlineOf(c.section), c.name).toHaveProperty('outline');
   });
-  it('a section that cannot be drawn says why', () => expect(outlineOf({ shape: { kind: 'naca4', digits: '4400' } })).toEqual({ problem: expect.stringMatching(/thickness/) }));
+  it('a section that cannot be drawn says why', () =>
+    expect(outlineOf({ shape: { kind: 'naca4', digits: '4400' } })).toEqual({
+      problem: expect.stringMatching(/thickness/),
+    }));
   it('keys differ by everything that is asked', () => {
     const section = { shape: { kind: 'naca4' as const, digits: '4412' } };
-    const keys = [{ section, reynolds: 1e5 }, { section, reynolds: 2e5 }, { section, reynolds: 1e5, nCrit: 5 }, { section, reynolds: 1e5, tripUpper: 0.4 }, { section, reynolds: 1e5, errors: { thickness: 0.1, camber: 0, nose: 0, edge: 0 } }, { section: { ...section, change: { thickness: 1.1, camber: 1, flap: null } }, reynolds: 1e5 }].map(specKey);
+    const keys = [
+      { section, reynolds: 1e5 },
+      { section, reynolds: 2e5 },
+      { section, reynolds: 1e5, nCrit: 5 },
+      { section, reynolds: 1e5, tripUpper: 0.4 },
+      { section, reynolds: 1e5, errors: { thickness: 0.1, camber: 0, nose: 0, edge: 0 } },
+      { section: { ...section, change: { thickness: 1.1, camber: 1, flap: null } }, reynolds: 1e5 },
+    ].map(specKey);
     expect(new Set(keys).size).toBe(6);
     expect(keys.every((k) => /^[a-z0-9-]{6,80}$/.test(k))).toBe(true);
   });
-  it('without a ledger the Reynolds numbers are the usual ones of a small model', () => expect(sectionWork(null, 'any')).toEqual({ atStall: 1e5, atWork: 2e5, lift: 0.5 }));
+  it('without a ledger the Reynolds numbers are the usual ones of a small model', () =>
+    expect(sectionWork(null, 'any')).toEqual({ atStall: 1e5, atWork: 2e5, lift: 0.5 }));
 });

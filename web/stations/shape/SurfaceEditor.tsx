@@ -18,8 +18,16 @@ export function SurfaceEditor({ id }: { id: string }) {
   const P = `${D}.surfaces.${id}`;
   const s = surface.stations;
   const addStation = () => {
-    const a = s[s.length - 2], b = s[s.length - 1];
-    const mid = { y: (a.y + b.y) / 2, x: (a.x + b.x) / 2, z: (a.z + b.z) / 2, chord: (a.chord + b.chord) / 2, twist: (a.twist + b.twist) / 2, section: a.section };
+    const a = s[s.length - 2],
+      b = s[s.length - 1];
+    const mid = {
+      y: (a.y + b.y) / 2,
+      x: (a.x + b.x) / 2,
+      z: (a.z + b.z) / 2,
+      chord: (a.chord + b.chord) / 2,
+      twist: (a.twist + b.twist) / 2,
+      section: a.section,
+    };
     edit({ type: 'insert', path: `${P}.stations`, value: mid, at: s.length - 1 });
   };
   return (
@@ -29,39 +37,152 @@ export function SurfaceEditor({ id }: { id: string }) {
         <DocField label="Height, z" path={`${P}.z`} kind="length" />
         {surface.role !== 'fin' && <DocField label="Incidence" path={`${P}.incidence`} kind="angle" />}
       </div>
-      <section className="block"><h2>Span stations <span className="right dim">root outward; or drag the handles</span></h2>
-        <SheetTable path={`${P}.stations`} caption={`${surface.name} stations`} least={2}
+      <section className="block">
+        <h2>
+          Span stations <span className="right dim">root outward; or drag the handles</span>
+        </h2>
+        <SheetTable
+          path={`${P}.stations`}
+          caption={`${surface.name} stations`}
+          least={2}
           columns={[
-            { key: 'y', label: surface.role === 'fin' ? 'Up' : 'Out', cell: { type: 'quantity', kind: 'length' } },
+            {
+              key: 'y',
+              label: surface.role === 'fin' ? 'Up' : 'Out',
+              cell: { type: 'quantity', kind: 'length' },
+            },
             { key: 'x', label: 'Back', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'z', label: surface.role === 'fin' ? 'Side' : 'Rise', cell: { type: 'quantity', kind: 'length' } },
+            {
+              key: 'z',
+              label: surface.role === 'fin' ? 'Side' : 'Rise',
+              cell: { type: 'quantity', kind: 'length' },
+            },
             { key: 'chord', label: 'Chord', cell: { type: 'quantity', kind: 'length' } },
             { key: 'twist', label: 'Twist', cell: { type: 'quantity', kind: 'angle' } },
-            { key: 'section', label: 'Section', cell: { type: 'choice', options: sections.map((x) => ({ value: x.id, label: x.name })) }, width: 92 },
-            { key: 'remove', label: '', width: 20, cell: { type: 'shown', render: (_, i) => (s.length > 2 ? <button type="button" aria-label={`Remove station ${i + 1}`} onClick={() => edit({ type: 'remove', path: `${P}.stations`, index: i })} style={{ all: 'unset', cursor: 'pointer', color: 'var(--ink-2)' }}>×</button> : null) } },
-          ]} />
-        <Button variant="subtle" mt={4} onClick={addStation}>Add a station</Button>
+            {
+              key: 'section',
+              label: 'Section',
+              cell: { type: 'choice', options: sections.map((x) => ({ value: x.id, label: x.name })) },
+              width: 92,
+            },
+            {
+              key: 'remove',
+              label: '',
+              width: 20,
+              cell: {
+                type: 'shown',
+                render: (_, i) =>
+                  s.length > 2 ? (
+                    <button
+                      type="button"
+                      aria-label={`Remove station ${i + 1}`}
+                      onClick={() => edit({ type: 'remove', path: `${P}.stations`, index: i })}
+                      style={{ all: 'unset', cursor: 'pointer', color: 'var(--ink-2)' }}
+                    >
+                      ×
+                    </button>
+                  ) : null,
+              },
+            },
+          ]}
+        />
+        <Button variant="subtle" mt={4} onClick={addStation}>
+          Add a station
+        </Button>
       </section>
-      <section className="block"><h2>Controls <span className="right dim">of half span and chord</span></h2>
-        <SheetTable path={`${P}.controls`} caption={`${surface.name} controls`} addLabel="Add a control"
-          newRow={() => ({ id: freshId('control', surface.controls), name: 'Control', kind: surface.role === 'fin' ? 'rudder' : surface.role === 'wing' ? 'aileron' : 'elevator', from: 0.5, to: 0.95, chordFraction: 0.25, maxDeflection: 0.35 })}
+      <section className="block">
+        <h2>
+          Controls <span className="right dim">of half span and chord</span>
+        </h2>
+        <SheetTable
+          path={`${P}.controls`}
+          caption={`${surface.name} controls`}
+          addLabel="Add a control"
+          newRow={() => ({
+            id: freshId('control', surface.controls),
+            name: 'Control',
+            kind: surface.role === 'fin' ? 'rudder' : surface.role === 'wing' ? 'aileron' : 'elevator',
+            from: 0.5,
+            to: 0.95,
+            chordFraction: 0.25,
+            maxDeflection: 0.35,
+          })}
           columns={[
-            { key: 'kind', label: 'Kind', cell: { type: 'choice', options: KINDS.map((k) => ({ value: k, label: k })) } },
+            {
+              key: 'kind',
+              label: 'Kind',
+              cell: { type: 'choice', options: KINDS.map((k) => ({ value: k, label: k })) },
+            },
             { key: 'from', label: 'From', width: 50, cell: { type: 'quantity', kind: 'percent' } },
             { key: 'to', label: 'To', width: 50, cell: { type: 'quantity', kind: 'percent' } },
             { key: 'chordFraction', label: 'Chord', width: 50, cell: { type: 'quantity', kind: 'percent' } },
             { key: 'maxDeflection', label: 'Throw', width: 50, cell: { type: 'quantity', kind: 'angle' } },
-            ...(surface.controls.some((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)) ? [{ key: 'differential', label: 'Down / up', cell: { type: 'quantity' as const, kind: 'percent' as const }, width: 48 }] : []),
-          ]} />
+            ...(surface.controls.some((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind))
+              ? [
+                  {
+                    key: 'differential',
+                    label: 'Down / up',
+                    cell: { type: 'quantity' as const, kind: 'percent' as const },
+                    width: 48,
+                  },
+                ]
+              : []),
+          ]}
+        />
       </section>
-      <details><summary className="dim" style={{ cursor: 'pointer' }}>Role, both sides, joints</summary>
+      <details>
+        <summary className="dim" style={{ cursor: 'pointer' }}>
+          Role, both sides, joints
+        </summary>
         <div className="fields" style={{ marginTop: 6 }}>
-          {surface.role !== 'wing' && <NativeSelect size="xs" label="Role" value={surface.role} onChange={(e) => edit({ type: 'set', path: `${P}.role`, value: e.currentTarget.value })} data={[{ value: 'tail', label: 'behind the wing' }, { value: 'canard', label: 'ahead of the wing' }, { value: 'fin', label: 'upright' }]} />}
+          {surface.role !== 'wing' && (
+            <NativeSelect
+              size="xs"
+              label="Role"
+              value={surface.role}
+              onChange={(e) => edit({ type: 'set', path: `${P}.role`, value: e.currentTarget.value })}
+              data={[
+                { value: 'tail', label: 'behind the wing' },
+                { value: 'canard', label: 'ahead of the wing' },
+                { value: 'fin', label: 'upright' },
+              ]}
+            />
+          )}
           <DocField label="Beside the middle, y" path={`${P}.y`} kind="length" />
-          {surface.role === 'fin' && <Checkbox size="xs" label="on both sides" checked={isMirrored(surface)} onChange={(e) => edit({ type: 'set', path: `${P}.mirror`, value: e.currentTarget.checked })} />}
-          <Checkbox size="xs" label="comes apart in the middle" checked={surface.joints?.includes(0) ?? false} onChange={(e) => edit({ type: 'set', path: `${P}.joints`, value: e.currentTarget.checked ? [0, ...(surface.joints ?? [])] : (surface.joints ?? []).filter((j) => j !== 0) })} />
+          {surface.role === 'fin' && (
+            <Checkbox
+              size="xs"
+              label="on both sides"
+              checked={isMirrored(surface)}
+              onChange={(e) => edit({ type: 'set', path: `${P}.mirror`, value: e.currentTarget.checked })}
+            />
+          )}
+          <Checkbox
+            size="xs"
+            label="comes apart in the middle"
+            checked={surface.joints?.includes(0) ?? false}
+            onChange={(e) =>
+              edit({
+                type: 'set',
+                path: `${P}.joints`,
+                value: e.currentTarget.checked
+                  ? [0, ...(surface.joints ?? [])]
+                  : (surface.joints ?? []).filter((j) => j !== 0),
+              })
+            }
+          />
         </div>
-        {surface.role !== 'wing' && <Button size="xs" variant="subtle" color="red" mt={6} onClick={() => edit({ type: 'remove', path: `${D}.surfaces`, index })}>Remove this surface</Button>}
+        {surface.role !== 'wing' && (
+          <Button
+            size="xs"
+            variant="subtle"
+            color="red"
+            mt={6}
+            onClick={() => edit({ type: 'remove', path: `${D}.surfaces`, index })}
+          >
+            Remove this surface
+          </Button>
+        )}
       </details>
     </div>
   );
@@ -75,23 +196,110 @@ export function BodyEditor() {
   const edit = useWorkspace((w) => w.edit);
   return (
     <div className="stack">
-      <section className="block"><h2>Fuselage stations <span className="right dim">elliptic, nose to tail</span></h2>
-        <SheetTable path={`${D}.body`} caption="Fuselage stations" least={2} addLabel="Add a station behind" newRow={() => { const l = body[body.length - 1]; return { ...l, x: l.x + 0.1 }; }}
-          columns={[{ key: 'x', label: 'From datum', cell: { type: 'quantity', kind: 'length' } }, { key: 'width', label: 'Width', cell: { type: 'quantity', kind: 'length' } }, { key: 'height', label: 'Height', cell: { type: 'quantity', kind: 'length' } }, { key: 'z', label: 'Middle, z', cell: { type: 'quantity', kind: 'length' } }]} />
+      <section className="block">
+        <h2>
+          Fuselage stations <span className="right dim">elliptic, nose to tail</span>
+        </h2>
+        <SheetTable
+          path={`${D}.body`}
+          caption="Fuselage stations"
+          least={2}
+          addLabel="Add a station behind"
+          newRow={() => {
+            const l = body[body.length - 1];
+            return { ...l, x: l.x + 0.1 };
+          }}
+          columns={[
+            { key: 'x', label: 'From datum', cell: { type: 'quantity', kind: 'length' } },
+            { key: 'width', label: 'Width', cell: { type: 'quantity', kind: 'length' } },
+            { key: 'height', label: 'Height', cell: { type: 'quantity', kind: 'length' } },
+            { key: 'z', label: 'Middle, z', cell: { type: 'quantity', kind: 'length' } },
+          ]}
+        />
       </section>
-      <section className="block"><h2>What sticks out <span className="right dim">as drag areas</span></h2>
-        <SheetTable path={`${D}.dragItems`} caption="Drag items" addLabel="Add an item" newRow={() => ({ id: freshId('drag', dragItems), name: 'Item', dragArea: 0.0005, note: '' })}
-          columns={[{ key: 'name', label: 'Item', cell: { type: 'text' } }, { key: 'dragArea', label: 'Drag area', cell: { type: 'quantity', kind: 'dragArea' }, width: 100 }, { key: 'from', label: 'Found from', width: 92, cell: { type: 'shown', render: (r, i) => <DragFrom row={r} index={i} /> } }]} />
+      <section className="block">
+        <h2>
+          What sticks out <span className="right dim">as drag areas</span>
+        </h2>
+        <SheetTable
+          path={`${D}.dragItems`}
+          caption="Drag items"
+          addLabel="Add an item"
+          newRow={() => ({ id: freshId('drag', dragItems), name: 'Item', dragArea: 0.0005, note: '' })}
+          columns={[
+            { key: 'name', label: 'Item', cell: { type: 'text' } },
+            { key: 'dragArea', label: 'Drag area', cell: { type: 'quantity', kind: 'dragArea' }, width: 100 },
+            {
+              key: 'from',
+              label: 'Found from',
+              width: 92,
+              cell: { type: 'shown', render: (r, i) => <DragFrom row={r} index={i} /> },
+            },
+          ]}
+        />
       </section>
-      <section className="block"><h2>Wheels, legs, skids <span className="right dim">lowest point</span></h2>
-        {wheels === undefined ? <Button size="xs" variant="light" onClick={() => edit({ type: 'set', path: `${D}.wheels`, value: [{ id: 'left', name: 'Left wheel', x: 0.35, y: -0.15, z: -0.15 }, { id: 'right', name: 'Right wheel', x: 0.35, y: 0.15, z: -0.15 }] })}>Say where it stands</Button>
-          : <SheetTable path={`${D}.wheels`} caption="Wheels" addLabel="Add a wheel" newRow={() => ({ id: freshId('wheel', wheels), name: 'Wheel', x: 0.3, y: 0, z: -0.15 })}
-            columns={[{ key: 'name', label: 'Wheel', cell: { type: 'text' } }, { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } }, { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } }, { key: 'z', label: 'z', cell: { type: 'quantity', kind: 'length' } }]} />}
+      <section className="block">
+        <h2>
+          Wheels, legs, skids <span className="right dim">lowest point</span>
+        </h2>
+        {wheels === undefined ? (
+          <Button
+            size="xs"
+            variant="light"
+            onClick={() =>
+              edit({
+                type: 'set',
+                path: `${D}.wheels`,
+                value: [
+                  { id: 'left', name: 'Left wheel', x: 0.35, y: -0.15, z: -0.15 },
+                  { id: 'right', name: 'Right wheel', x: 0.35, y: 0.15, z: -0.15 },
+                ],
+              })
+            }
+          >
+            Say where it stands
+          </Button>
+        ) : (
+          <SheetTable
+            path={`${D}.wheels`}
+            caption="Wheels"
+            addLabel="Add a wheel"
+            newRow={() => ({ id: freshId('wheel', wheels), name: 'Wheel', x: 0.3, y: 0, z: -0.15 })}
+            columns={[
+              { key: 'name', label: 'Wheel', cell: { type: 'text' } },
+              { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'z', label: 'z', cell: { type: 'quantity', kind: 'length' } },
+            ]}
+          />
+        )}
       </section>
-      {rotors && <section className="block"><h2>Lift rotors</h2>
-        <SheetTable path={`${D}.rotors`} caption="Lift rotors" addLabel="Add a rotor" newRow={() => ({ id: freshId('rotor', rotors), name: 'Rotor', x: 0.4, y: 0.3, z: 0.05, diameter: 0.3, maxThrust: 15 })}
-          columns={[{ key: 'name', label: 'Rotor', cell: { type: 'text' } }, { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } }, { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } }, { key: 'diameter', label: 'Across', cell: { type: 'quantity', kind: 'length' } }, { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', kind: 'force' } }]} />
-      </section>}
+      {rotors && (
+        <section className="block">
+          <h2>Lift rotors</h2>
+          <SheetTable
+            path={`${D}.rotors`}
+            caption="Lift rotors"
+            addLabel="Add a rotor"
+            newRow={() => ({
+              id: freshId('rotor', rotors),
+              name: 'Rotor',
+              x: 0.4,
+              y: 0.3,
+              z: 0.05,
+              diameter: 0.3,
+              maxThrust: 15,
+            })}
+            columns={[
+              { key: 'name', label: 'Rotor', cell: { type: 'text' } },
+              { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'diameter', label: 'Across', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', kind: 'force' } },
+            ]}
+          />
+        </section>
+      )}
     </div>
   );
 }
@@ -109,13 +317,42 @@ const SOURCES: Record<string, { label: string; value: object | null }> = {
 function DragFrom({ row, index }: { row: Record<string, unknown>; index: number }) {
   const edit = useWorkspace((w) => w.edit);
   const from = row.from as { kind: string } | undefined;
-  const fields = from ? Object.keys(from).filter((k) => ['length', 'diameter', 'chord', 'thickness', 'width', 'frontal', 'count'].includes(k)) : [];
+  const fields = from
+    ? Object.keys(from).filter((k) =>
+        ['length', 'diameter', 'chord', 'thickness', 'width', 'frontal', 'count'].includes(k),
+      )
+    : [];
   const P = `${D}.dragItems.${index}`;
-  const set = (kind: string) => { const { from: _f, ...rest } = row; edit({ type: 'set', path: P, value: SOURCES[kind].value ? { ...rest, from: SOURCES[kind].value } : rest }); };
+  const set = (kind: string) => {
+    const { from: _f, ...rest } = row;
+    edit({
+      type: 'set',
+      path: P,
+      value: SOURCES[kind].value ? { ...rest, from: SOURCES[kind].value } : rest,
+    });
+  };
   return (
     <div>
-      <select className="cell" aria-label={`How the drag of row ${index + 1} is found`} value={from?.kind ?? 'typed'} onChange={(e) => set(e.target.value)}>{Object.entries(SOURCES).map(([k, v]) => <option key={k} value={k}>{v.label}</option>)}</select>
-      {fields.map((k) => <DocField key={k} label={k} path={`${P}.from.${k}`} kind={k === 'count' ? 'count' : k === 'frontal' ? 'dragArea' : 'length'} />)}
+      <select
+        className="cell"
+        aria-label={`How the drag of row ${index + 1} is found`}
+        value={from?.kind ?? 'typed'}
+        onChange={(e) => set(e.target.value)}
+      >
+        {Object.entries(SOURCES).map(([k, v]) => (
+          <option key={k} value={k}>
+            {v.label}
+          </option>
+        ))}
+      </select>
+      {fields.map((k) => (
+        <DocField
+          key={k}
+          label={k}
+          path={`${P}.from.${k}`}
+          kind={k === 'count' ? 'count' : k === 'frontal' ? 'dragArea' : 'length'}
+        />
+      ))}
     </div>
   );
 }

@@ -9,10 +9,20 @@ export const dynamic = 'force-dynamic';
 
 const idOf = (text: string) => (/^\d{1,9}$/.test(text) ? Number(text) : 0);
 
-export default async function VersionLayout({ children, params }: { children: ReactNode; params: Promise<{ projectId: string; versionId: string }> }) {
+export default async function VersionLayout({
+  children,
+  params,
+}: {
+  children: ReactNode;
+  params: Promise<{ projectId: string; versionId: string }>;
+}) {
   const p = await params;
   const [data, { me, all }] = await Promise.all([loadWorkspace(getDb(), idOf(p.projectId)), currentPerson()]);
   const versionId = idOf(p.versionId);
   if (!data || !data.versions.some((v) => v.id === versionId)) notFound();
-  return <WorkspaceFrame key={versionId} data={data} versionId={versionId} person={me} people={all}>{children}</WorkspaceFrame>;
+  return (
+    <WorkspaceFrame key={versionId} data={data} versionId={versionId} person={me} people={all}>
+      {children}
+    </WorkspaceFrame>
+  );
 }
