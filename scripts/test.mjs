@@ -52,6 +52,13 @@ async function main() {
   });
   let ok = true;
   try {
+    step('format');
+    ok =
+      (await attempt(() =>
+        run(process.execPath, [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level=warn'], {
+          what: 'Prettier (npm run format puts it right)',
+        }),
+      )) && ok;
     step('lint');
     ok =
       (await attempt(() =>
