@@ -2,7 +2,7 @@
  * Section contours. Points run from the trailing edge over the upper face to the nose and back
  * along the lower face, chord 1, nose at the origin. Flat array [x0, y0, x1, y1, ...].
  */
-import { DomainError, interpolateLinear, splineCurvatures, splineValue } from '../numeric';
+import { interpolateLinear, splineCurvatures, splineValue } from '../numeric';
 
 export interface Contour {
   /** flat [x0, y0, ...], upper trailing edge first */
@@ -20,68 +20,6 @@ export interface ContourFacts {
   /** second moments of the filled shape about its own centroid / chord^4: for bending up and down, and fore and aft */
   momentFlat: number;
   momentEdge: number;
-}
-
-/** Do two segments of the closed polygon cross? O(n^2), n up to 1000. */
-function selfIntersects(p: readonly (readonly [number, number])[]): boolean {
-  const side = (a: readonly number[], b: readonly number[], c: readonly number[]) =>
-    (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
-  for (let i = 0; i < p.length - 1; i++) {
-    for (let j = i + 2; j < p.length - 1; j++) {
-      if (i === 0 && j === p.length - 2) continue;
-      const d1 = side(p[i], p[i + 1], p[j]),
-        d2 = side(p[i], p[i + 1], p[j + 1]);
-      const d3 = side(p[j], p[j + 1], p[i]),
-        d4 = side(p[j], p[j + 1], p[i + 1]);
-      if (d1 * d2 < 0 && d3 * d4 < 0) return true;
-    }
-  }
-  return false;
-}
-
-/**
- * Imported points made into a usable contour: duplicates dropped, order turned to upper-first,
- * scaled to chord 1 with the nose at the origin, an open trailing edge closed by a wedge, repanelled.
- * @throws DomainError `bad-shape` when it cannot be mended: fewer than 10 distinct points, or crossing itself
- */
-export function contourFromPoints(points: readonly (readonly [number, number])[], n = 160): Contour {
-  if (points.some((q) => !Number.isFinite(q[0]) || !Number.isFinite(q[1])))
-    throw new DomainError('not-finite', 'a point is not a number');
-  let p = points.filter(
-    (q, i) => i === 0 || Math.abs(q[0] - points[i - 1][0]) + Math.abs(q[1] - points[i - 1][1]) > 1e-9,
-  );
-  if (p.length < 10)
-    throw new DomainError('bad-shape', 'a section needs at least 10 distinct points', { got: p.length });
-  if (selfIntersects(p)) throw new DomainError('bad-shape', 'the outline crosses itself');
-  const twiceArea = p.reduce((s, q, i) => {
-    const r = p[(i + 1) % p.length];
-    return s + q[0] * r[1] - r[0] * q[1];
-  }, 0);
-  if (!(Math.abs(twiceArea) > 1e-5)) throw new DomainError('bad-shape', 'the outline encloses no area');
-  if (twiceArea < 0) p = [...p].reverse();
-  const xs = p.map((q) => q[0]);
-  const chord = Math.max(...xs) - Math.min(...xs);
-  const nose = p.reduce((a, q) => (q[0] < a[0] ? q : a), p[0]);
-  const te = 0.5 * (p[0][1] + p[p.length - 1][1]);
-  const turn = Math.atan2(te - nose[1], chord);
-  const c = Math.cos(-turn),
-    s = Math.sin(-turn);
-  const flat = p.map((q) => {
-    const x = (q[0] - nose[0]) / chord,
-      y = (q[1] - nose[1]) / chord;
-    return [x * c - y * s, x * s + y * c] as [number, number];
-  });
-  const gapUpper = flat[0][1],
-    gapLower = flat[flat.length - 1][1];
-  const mid = 0.5 * (gapUpper + gapLower);
-  const noseAt = flat.reduce((b, q, i) => (q[0] < flat[b][0] ? i : b), 0);
-  const closed = flat.map(
-    (q, i) =>
-      [q[0], q[1] - Math.max(0, q[0]) * ((i <= noseAt ? gapUpper : gapLower) - mid)] as [number, number],
-  );
-  closed[0] = [1, mid];
-  closed[closed.length - 1] = [1, mid];
-  return repanel(closed, n);
 }
 
 /** Panel lengths: at the trailing edges as a share of the middle's, at a curve as the turn each panel may take [rad], and how fast neighbours may differ. */

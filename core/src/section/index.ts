@@ -1,4 +1,5 @@
-export { contourFromPoints, contourFacts, camberAt, thicknessAt, faces, repanel } from './contour';
+export { contourFromPoints } from './importedOutline';
+export { contourFacts, camberAt, thicknessAt, faces, repanel } from './contour';
 export type { Contour, ContourFacts } from './contour';
 export { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 } from './families';
 export { solveInviscid, inviscidAt } from './panels';

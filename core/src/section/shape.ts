@@ -1,6 +1,7 @@
 /** From what a designer names to what is computed: outline, flow model and how far to trust it. */
 import { DomainError, requireInRange } from '../numeric';
-import { camberAt, contourFacts, contourFromPoints, type Contour } from './contour';
+import { camberAt, contourFacts, type Contour } from './contour';
+import { contourFromPoints } from './importedOutline';
 import { FREE } from './prepared';
 import { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 } from './families';
 import { blendOf, scaled, stepped, warped, withFlap, type BuildErrors, type Step } from './modify';
