@@ -29,9 +29,9 @@ import {
 } from '../power';
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
-import { findLiftLimit, linearAero, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
+import { findLiftLimit, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
-import type { Prepared } from './prepare';
+import { aeroOf, type Prepared } from './prepare';
 
 export type Values = Record<string, number>;
 
@@ -388,7 +388,7 @@ function poweredValues(
 /** One run of the chain. */
 export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factors): ChainResult {
   const r: ChainResult = { values: {}, curves: {}, remarks: {} };
-  const aero = linearAero(prep.lattice, prep.bodySlope, f.neutralPoint - 1);
+  const aero = aeroOf(prep, f.neutralPoint - 1);
   const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;
   designValues(design, prep, f, aero, drive, r.values);
   const thrustCurve = (throttle: number) => {

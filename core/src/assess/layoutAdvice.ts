@@ -3,17 +3,10 @@ import { G0 } from '../air';
 import { FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
 import { growthOf, loadedState, type Growth } from '../mass';
-import {
-  AILERON_RESERVE,
-  leastWashout,
-  linearAero,
-  stripSections,
-  tipSections,
-  type StallRemedy,
-} from '../surface';
+import { AILERON_RESERVE, leastWashout, stripSections, tipSections, type StallRemedy } from '../surface';
 import { assess } from './assess';
 import { entryOf, type Fix, type Ledger } from './ledger';
-import { prepare, type StepCache } from './prepare';
+import { aeroOf, prepare, type StepCache } from './prepare';
 import { checkRequirements } from './requirements';
 
 export interface LayoutAdvice {
@@ -41,7 +34,7 @@ export function layoutAdvice(
 ): LayoutAdvice {
   const prep = prepare(brief, design, cache),
     shift = cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1;
-  const aero = linearAero(prep.lattice, prep.bodySlope, shift);
+  const aero = aeroOf(prep, shift);
   const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
   const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')],
     state = loadedState(design, loading, 'best', growth);

@@ -7,7 +7,7 @@ import {
   starterDocument,
   waferDocument,
 } from '../demo';
-import { documentSchema, referenceProblems, setPath, type DesignDocument } from '../design';
+import { documentSchema, FACTOR_IDS, referenceProblems, setPath, type DesignDocument } from '../design';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { assess, entryOf, growthReport, layoutAdvice, layoutReport, type StepCache } from './index';
 
@@ -48,6 +48,37 @@ describe('every layout', () => {
     },
     90_000,
   );
+});
+
+describe('one neutral point and what was learnt', () => {
+  it.each([bitternDocument, bitternCanardDocument, craneDocument, waferDocument].map((make) => ({ make })))(
+    'the stiffness in pitch is the ledger’s margin times the lift slope: $make.name',
+    ({ make }) => {
+      const doc = make(),
+        loading = doc.design.loadings[0].id,
+        { ledger, r } = report(doc, loading);
+      const margin = entryOf(ledger, 'staticMargin', loading)!.value;
+      expect(-r.derivatives.Cmalpha / r.derivatives.CLalpha).toBeCloseTo(margin, 9);
+    },
+  );
+  it('modes feel the drag that tests have taught: twice the drag area damps the phugoid more', () => {
+    const doc = craneDocument(),
+      learnt = {
+        ...doc,
+        calibration: {
+          ...doc.calibration,
+          mean: doc.calibration.mean.map((v, i) => (FACTOR_IDS[i] === 'dragArea' ? 2 * v : v)),
+        },
+      };
+    const damping = (d: DesignDocument) => {
+      const cache: StepCache = new Map(),
+        ledger = assess(d.brief, d.design, d.calibration, cache);
+      return layoutReport(d.brief, d.design, d.calibration, ledger, 'cruise-full', cache, {
+        speed: 16,
+      }).modes.find((m) => m.name === 'phugoid')!.damping!;
+    };
+    expect(damping(learnt)).toBeGreaterThan(1.2 * damping(doc));
+  });
 });
 
 describe('the demos', () => {

@@ -4,7 +4,7 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
-import { FACTOR_IDS, type Brief, type Calibration, type Design, type Loading } from '../design';
+import { FACTOR_IDS, factorsOf, type Brief, type Calibration, type Design, type Loading } from '../design';
 import {
   dragAt,
   dimensional,
@@ -46,7 +46,6 @@ import {
   derivativesOf,
   inducedDrag,
   liftShares,
-  linearAero,
   momentAbout,
   planformOf,
   rollStroke,
@@ -62,7 +61,7 @@ import {
   type TrimState,
 } from '../surface';
 import { entryOf, type Ledger } from './ledger';
-import { prepare, type Prepared, type StepCache } from './prepare';
+import { aeroOf, prepare, type Prepared, type StepCache } from './prepare';
 
 export interface StateRow {
   loading: string;
@@ -127,10 +126,6 @@ export interface LayoutReport {
   path: { count: number; mass: number; x: number; z: number }[];
   drag: DragItem[];
   tow: TowShape | null;
-}
-
-function aeroOf(prep: Prepared, cal: Calibration): LinearAero {
-  return linearAero(prep.lattice, prep.bodySlope, cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1);
 }
 
 /** Hands-off lift: moment about the CG zero with the controls in line. */
@@ -207,9 +202,9 @@ function modesOf(
     q = 0.5 * rho * speed * speed,
     S = prep.wing.area,
     W = s.mass * G0;
-  const one = { dragArea: 1, induced: 1 };
-  const at = dragAt(table, speed, W, rho, one),
-    up = dragAt(table, speed, W * 1.05, rho, one);
+  const learnt = factorsOf(cal.mean);
+  const at = dragAt(table, speed, W, rho, learnt),
+    up = dragAt(table, speed, W * 1.05, rho, learnt);
   const CL = W / (q * S),
     CD = at.total / (q * S),
     CDalpha = ((up.total - at.total) / (q * S) / (0.05 * CL)) * d.CLalpha;
@@ -253,7 +248,7 @@ export function layoutReport(
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
   const prep = prepare(brief, design, cache),
-    aero = aeroOf(prep, cal),
+    aero = aeroOf(prep, cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1),
     sol = prep.lattice;
   const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')],
     state = loadedState(design, loading, 'best', growth);
@@ -278,13 +273,13 @@ export function layoutReport(
     state.x,
     thrustMoment(design, pull, 0.5 * rho * speed * speed, S, prep.wing.mac, { x: state.x, z: state.z }).cm,
   );
-  const shift = cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1;
   const d = derivativesOf(
     sol,
     { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
     prep.body,
-    shift,
   );
+  // one neutral point: the stiffness in pitch is the ledger's margin times the lift slope
+  d.Cmalpha = -((aero.neutralX - state.x) / prep.wing.mac) * d.CLalpha;
   const modes = modesOf(prep, loading, design, d, speed, cal);
   const ailerons = design.surfaces.flatMap((s) =>
     s.controls
@@ -343,7 +338,7 @@ export function layoutReport(
       cm: alphas.map((a) => about.zero + about.slope * a),
       cl: alphas.map((a) => c.cl0 + c.clAlpha * a),
     },
-    momentAtNoLift: c.cm0 - (aero.cmAlpha / c.clAlpha) * c.cl0,
+    momentAtNoLift: aero.near.zero - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
     induced:
       dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, {

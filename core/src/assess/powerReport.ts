@@ -15,7 +15,7 @@ import {
   type PointModel,
   type SlopeWindow,
 } from '../flight';
-import { groundGeometry } from '../layout';
+import { groundGeometry, thrustMoment } from '../layout';
 import { loadedState, type MassState } from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
@@ -65,11 +65,11 @@ import {
   type Transition,
   type WeakRotor,
 } from '../power';
-import { derivativesOf, solveTrim, linearAero } from '../surface';
+import { derivativesOf, solveTrim } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
 import { flyRubber, hasRubber, liftDrive } from './powerValues';
-import { prepare, type Prepared, type StepCache } from './prepare';
+import { aeroOf, prepare, type Prepared, type StepCache } from './prepare';
 
 export interface SpeedRow {
   speed: number;
@@ -343,8 +343,14 @@ function torqueOf(s: Scene, d: Drive): TorqueRoll {
     { prep, design, state } = s,
     q = 0.5 * prep.air.density * v * v;
   const o = operate(d, 1, v),
-    aero = linearAero(prep.lattice, prep.bodySlope, s.f.neutralPoint - 1);
-  const trim = solveTrim(aero, (state.mass * G0) / (q * prep.wing.area), state.x);
+    aero = aeroOf(prep, s.f.neutralPoint - 1);
+  const cg = { x: state.x, z: state.z };
+  const trim = solveTrim(
+    aero,
+    (state.mass * G0) / (q * prep.wing.area),
+    state.x,
+    thrustMoment(design, o.thrust, q, prep.wing.area, prep.wing.mac, cg).cm,
+  );
   const roll = derivativesOf(
     prep.lattice,
     { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },

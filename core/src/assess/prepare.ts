@@ -36,6 +36,7 @@ import {
   derivativesOf,
   findLiftLimit,
   linearAero,
+  nearMoments,
   planformOf,
   solveLattice,
   stripSections,
@@ -43,6 +44,8 @@ import {
   type BodySlopes,
   type CoupledStrips,
   type LatticeSolution,
+  type LinearAero,
+  type NearMoments,
   type Planform,
   type StallSweep,
 } from '../surface';
@@ -71,6 +74,7 @@ export interface Prepared {
   lattice: LatticeSolution;
   /** strips coupled to their sections; made with the lattice */ coupled: CoupledStrips;
   bodySlope: number;
+  /** pitching moments of the surfaces about the height of the heaviest state's CG */ near: NearMoments;
   body: BodySlopes;
   /** side force and yawing moment by sideslip about the lattice's reference point */ yaw: {
     CYbeta: number;
@@ -179,15 +183,16 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     bodySlopes(design, lattice),
   );
   const bodySlope = body.pitch;
-  const aero = linearAero(lattice, bodySlope, 0);
-  const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => {
-    const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body);
-    return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
-  });
   const flying = design.loadings.filter((l) => !l.hover),
     heaviest = (flying.length > 0 ? flying : design.loadings)
       .map((l) => loadedState(design, l, 'best', 1))
       .reduce((m, s) => (s.mass > m.mass ? s : m));
+  const near = nearMoments(lattice, heaviest.z);
+  const aero = linearAero(lattice, bodySlope, 0, near);
+  const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => {
+    const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body);
+    return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
+  });
   // a little mass or a few millimetres do not need a new sweep
   const at = {
     x: Math.round(heaviest.x * 200) / 200,
@@ -228,6 +233,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     lattice,
     coupled,
     bodySlope,
+    near,
     body,
     yaw,
     stall,
@@ -239,6 +245,11 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     usual,
     pace,
   };
+}
+
+/** The aircraft's linear aerodynamics. @param shift neutral-point shift aft [mean chords] */
+export function aeroOf(prep: Prepared, shift: number): LinearAero {
+  return linearAero(prep.lattice, prep.bodySlope, shift, prep.near);
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */

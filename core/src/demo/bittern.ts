@@ -373,7 +373,7 @@ const design: Design = {
   payload: {
     name: 'Sample tube',
     unitMass: 0.08,
-    x: 0.3,
+    x: 0.316,
     z: -0.03,
     pitch: 0.045,
     perRow: 2,

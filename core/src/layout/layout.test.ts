@@ -220,7 +220,7 @@ describe('sizing', () => {
     const a = linearAero(solveLattice(turned, contours), body, 0),
       c = a.sol.coefficients,
       alpha = (0.6 - c.cl0) / c.clAlpha;
-    expect(c.cm0 + a.cmAlpha * alpha + ((0.4 - a.sol.refX) / a.sol.refChord) * 0.6).toBeCloseTo(0, 6);
+    expect(a.near.zero + a.cmAlpha * alpha + ((0.4 - a.sol.refX) / a.sol.refChord) * 0.6).toBeCloseTo(0, 6);
   });
   it('a canard balances ahead of the wing, and a swept tailless wing needs washout to trim (traps of the trade)', () => {
     const canard = LAYOUT_TEMPLATES.find((t) => t.id === 'canard')!.make(design),
@@ -235,9 +235,9 @@ describe('sizing', () => {
         })),
       };
     const cm = (d: Design) => {
-      const sol = solveLattice(d, contoursOf(d)),
-        c = sol.coefficients;
-      return c.cm0 - (c.cmAlpha / c.clAlpha) * c.cl0;
+      const a = linearAero(solveLattice(d, contoursOf(d)), 0, 0),
+        c = a.sol.coefficients;
+      return a.near.zero - (a.near.alpha / c.clAlpha) * c.cl0;
     };
     expect(cm(flat)).toBeLessThan(0);
     expect(cm(swept)).toBeGreaterThan(cm(flat) + 0.03);

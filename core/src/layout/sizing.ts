@@ -151,10 +151,11 @@ export function decalageFor(
       m = momentAbout(a, cgX);
     return m.zero + (m.slope * (cl - c.cl0)) / c.clAlpha;
   };
-  // linear in incidence: two solutions tell all
+  // nearly linear in incidence: a straight line, and once more from where it leads
   const a = cmAt(stab.incidence),
     b = cmAt(stab.incidence + 0.02);
   if (Math.abs(b - a) < 1e-9) return null;
-  const incidence = stab.incidence - (0.02 * a) / (b - a);
+  const first = stab.incidence - (0.02 * a) / (b - a);
+  const incidence = first - (0.02 * cmAt(first)) / (b - a);
   return { incidence, decalage: wing.incidence + wing.stations[0].twist - incidence };
 }

@@ -3,7 +3,8 @@
  * against each other. Weights: how far a control goes for one unit, trailing edge down positive on the right side.
  */
 import type { Surface } from '../design';
-import { isMirrored, type ControlKind } from './panels';
+import type { ControlKind } from './panels';
+import { isMirrored } from './place';
 
 /** Weight by `surface.control`. */
 export type Mix = ReadonlyMap<string, number>;

@@ -52,13 +52,11 @@ function stability(f: Forces, alpha: number): Forces {
 
 /**
  * @param at trimmed angle of attack and elevator; x, z of the CG
- * @param shift neutral-point shift aft, learnt from tests [mean chords]
  */
 export function derivativesOf(
   sol: LatticeSolution,
   at: Pick<Motion, 'alpha' | 'elevator' | 'flap' | 'x' | 'z'>,
   body: BodySlopes,
-  shift = 0,
 ): Derivatives {
   const { refChord: c, refSpan: b } = sol;
   const ca = Math.cos(at.alpha),
@@ -84,7 +82,7 @@ export function derivativesOf(
   const pitch = tailPart(sol, at.x);
   return {
     CLalpha: a.CL,
-    Cmalpha: a.Cm + body.pitch - shift * a.CL,
+    Cmalpha: a.Cm + body.pitch,
     CLq: q.CL,
     Cmq: q.Cm,
     // lag of the downwash, which reaches the tail arm / V later: the tail's share of the pitch damping times d(epsilon)/d(alpha)

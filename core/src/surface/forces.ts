@@ -1,7 +1,8 @@
 /**
  * Forces and moments of a lattice in any small steady motion, near the vortices: F = rho Gamma V x l on every bound
- * vortex, V with the stream, the rates and what all vortices induce. Source: Katz and Plotkin, Low-Speed Aerodynamics, 12.1.
- * The parts of the legs that lie inside the chord carry no load here (zero without sideslip, small with it).
+ * vortex and on the parts of the legs inside the chord, V with the stream, the rates and what all vortices induce.
+ * Source: Katz and Plotkin, Low-Speed Aerodynamics, 12.1. Inside the chord the legs lie along x and carry load in a sideslip
+ * (the dihedral effect that grows with lift); beyond the trailing edge they go with the wind and carry none.
  * Signs in the answer: CL up, CY to the right, Cl right wing down, Cm nose up, Cn nose right; rates per metre (rate / V).
  */
 import { stripSums, type AntisymmetricColumn, type LatticeSolution, type SymmetricColumn } from './lattice';
@@ -70,10 +71,12 @@ export function strengths(
       }
     return g;
   };
-  return {
-    symmetric: mix(model.symmetric, sym as Record<string, number>, model.pairs),
-    antisymmetric: mix(model.antisymmetric, anti as Record<string, number>, model.panels.length),
-  };
+  const antisymmetric = mix(model.antisymmetric, anti as Record<string, number>, model.panels.length);
+  if (m.beta) {
+    const turned = mix(model.turned, sym as Record<string, number>, model.panels.length);
+    for (let i = 0; i < turned.length; i++) antisymmetric[i] += m.beta * turned[i];
+  }
+  return { symmetric: mix(model.symmetric, sym as Record<string, number>, model.pairs), antisymmetric };
 }
 
 /** What the vortices induce at the bound vortices: x, y, z of the symmetric and the antisymmetric part. */
@@ -150,9 +153,17 @@ export function forcesOf(sol: LatticeSolution, m: Motion, given = strengths(sol,
     const sx = s ? ws[0][i] : 0,
       sy = s ? ws[1][i] : 0,
       sz = s ? ws[2][i] : 0;
+    const legA = { x: 0.5 * (b.xa + b.xta) - m.x, l: b.xa - b.xta },
+      legB = { x: 0.5 * (b.xb + b.xtb) - m.x, l: b.xtb - b.xb };
+    const whole = (g: number, side: 1 | -1, ux: number, uy: number, uz: number) => {
+      add(g, x, side * y, z, side * lx, ly, side * lz, ux, uy, uz);
+      // on the left the vortex runs from the outer end in
+      add(g, legA.x, side * b.ya, b.za - m.z, side * legA.l, 0, 0, ux, uy, uz);
+      add(g, legB.x, side * b.yb, b.zb - m.z, side * legB.l, 0, 0, ux, uy, uz);
+    };
     // in the middle the symmetric flow has no sideways part and only the antisymmetric one loads a fin
-    add(gS + ga[i], x, y, z, lx, ly, lz, sx + wa[0][i], sy + wa[1][i], sz + wa[2][i]);
-    if (s) add(gS - ga[i], x, -y, z, -lx, ly, -lz, sx - wa[0][i], -sy + wa[1][i], sz - wa[2][i]);
+    whole(gS + ga[i], 1, sx + wa[0][i], sy + wa[1][i], sz + wa[2][i]);
+    if (s) whole(gS - ga[i], -1, sx - wa[0][i], -sy + wa[1][i], sz - wa[2][i]);
   }
   const S = sol.refArea,
     c = sol.refChord,

@@ -5,9 +5,9 @@
 
 /**
  * Adds `sign` times the velocity at p to `out` (3 numbers, per metre of strength).
- * `core2` is the square of a vortex core [m2]: 0 within one surface; between surfaces the width of the shedding
- * strip, so that a leg that happens to pass a tail's control point does not blow it off (measured: without it
- * a tail in the plane of the wing doubled its lift from one grid to the next).
+ * `core2` is the square of a vortex core [m2]: 0 within one surface and between surfaces with matched strip edges; else
+ * a share of the shedding strip's width, so that a leg that happens to pass a tail's control point does not blow it off.
+ * Beyond two cores nothing is left of it (velocity d / sqrt(d^4 + core^4); Vatistas, Experiments in Fluids 11, 1991, n = 2).
  */
 export function addHorseshoe(
   out: Float64Array,
@@ -47,8 +47,12 @@ export function addHorseshoe(
     out[1] += f * cy;
     out[2] += f * cz;
   }
-  const d1 = r1y * r1y + r1z * r1z + core2,
-    d2 = r2y * r2y + r2z * r2z + core2;
+  let d1 = r1y * r1y + r1z * r1z,
+    d2 = r2y * r2y + r2z * r2z;
+  if (core2 > 0) {
+    d1 = Math.sqrt(d1 * d1 + core2 * core2);
+    d2 = Math.sqrt(d2 * d2 + core2 * core2);
+  }
   if (d1 > 1e-14) {
     const f = (-k / d1) * (1 + r1x / r1);
     out[1] += f * -r1z;

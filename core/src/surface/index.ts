@@ -1,6 +1,9 @@
 export { planformOf, stationAt, blendStations, tailVolume } from './planform';
 export type { Planform } from './planform';
-export { gridOf, isMirrored, placeOf } from './panels';
+export { gridOf } from './panels';
+export { isMirrored, placeOf } from './place';
+export { planEdges } from './edges';
+export type { EdgePlan, StripEdges } from './edges';
 export type { ControlKind, Panel, Strip } from './panels';
 export { solveLattice, stripStrengths, stripSums, inducedDrag } from './lattice';
 export type { LatticeModel, LatticeSolution } from './lattice';
@@ -19,6 +22,7 @@ export { allBodies, bodyFacts, bodyMomentSlope, bodySlopes, munkFactor } from '.
 export type { BodyFacts } from './bodyMoment';
 export {
   linearAero,
+  nearMoments,
   momentAbout,
   solveTrim,
   stripLift,
@@ -26,7 +30,7 @@ export {
   sectionLimits,
   surfaceDrag,
 } from './trim';
-export type { LinearAero, LiftLimit, TrimState } from './trim';
+export type { LinearAero, LiftLimit, NearMoments, TrimState } from './trim';
 export { sweepStall } from './stallSweep';
 export type { StallSweep, SurfaceStall, SweepCase } from './stallSweep';
 export { AILERON_RESERVE, leastWashout, tipSections } from './stallOrder';

@@ -6,10 +6,10 @@
  * Source: Katz and Plotkin, Low-Speed Aerodynamics, 2nd ed., 12.1 and 12.2. Stream along +x, unit speed;
  * strengths are divided by V [m]. Ground effect by an image below the ground.
  */
-import { DomainError, luInPlace, luSolveInPlace } from '../numeric';
+import { DomainError } from '../numeric';
 import type { Contour } from '../section';
 import type { Design } from '../design';
-import { addHorseshoe } from './horseshoe';
+import { influences, solver, turnedWake } from './influence';
 import { gridOf, type Panel, type Strip } from './panels';
 import { planformOf } from './planform';
 import { symmetricMix, antisymmetricMix, type Mix } from './controls';
@@ -27,6 +27,8 @@ export interface LatticeModel {
   /** mirrored panels; the rest stands in the middle */ readonly pairs: number;
   readonly symmetric: Record<SymmetricColumn, Float64Array>;
   readonly antisymmetric: Record<AntisymmetricColumn, Float64Array>;
+  /** antisymmetric strengths per rad of sideslip and unit of a symmetric column: its wake goes with the wind */
+  readonly turned: Record<SymmetricColumn, Float64Array>;
   /** velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs) and the antisymmetric flow (n x n) */
   readonly symmetricWash: readonly Float64Array[];
   readonly antisymmetricWash: readonly Float64Array[];
@@ -41,6 +43,7 @@ export interface LatticeSolution {
   readonly refSpan: number;
   /** quarter chord of the mean chord: moment point of the solution [m] */
   readonly refX: number;
+  /** height of the mean chord [m] */ readonly refZ: number;
   /** strength/V of each strip [m] for: shape (alpha 0), one rad of alpha, one rad of elevator */
   readonly shape: Float64Array;
   readonly alpha: Float64Array;
@@ -49,74 +52,12 @@ export interface LatticeSolution {
     cl0: number;
     clAlpha: number;
     clElevator: number;
-    cm0: number;
-    cmAlpha: number;
-    cmElevator: number;
   };
   /** what the elevator column moves: a hinged or mixed control, the whole stabiliser, or nothing */
   readonly pitchControl: 'control' | 'incidence' | 'none';
   /** Trefftz-plane drag: cdi = sum over pairs of w_ij g_i g_j, g strengths [m] */
   readonly wake: readonly Float64Array[];
   readonly model: LatticeModel;
-}
-
-interface Systems {
-  symmetric: Float64Array;
-  antisymmetric: Float64Array;
-  symmetricWash: Float64Array[];
-  antisymmetricWash: Float64Array[];
-}
-
-/** Influence of all panels on all control points, and on all bound vortices, both flows at once. */
-function influences(panels: readonly Panel[], pairs: number, ground: number | null): Systems {
-  const n = panels.length;
-  const symmetric = new Float64Array(pairs * pairs),
-    antisymmetric = new Float64Array(n * n);
-  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
-    antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
-  const near = new Float64Array(3),
-    far = new Float64Array(3);
-  const both = (p: Panel, q: Panel, x: number, y: number, z: number) => {
-    near.fill(0);
-    far.fill(0);
-    const core2 = p.surface === q.surface ? 0 : (0.35 * ((q.yb - q.ya) * q.nz - (q.zb - q.za) * q.ny)) ** 2;
-    addHorseshoe(near, 1, core2, x, y, z, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
-    if (q.mirrored) addHorseshoe(far, 1, core2, x, y, z, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
-    if (ground === null) return;
-    const d = -2 * ground;
-    addHorseshoe(near, -1, core2, x, y, z, q.xa, q.ya, d - q.za, q.xb, q.yb, d - q.zb);
-    if (q.mirrored) addHorseshoe(far, -1, core2, x, y, z, q.xb, -q.yb, d - q.zb, q.xa, -q.ya, d - q.za);
-  };
-  for (let i = 0; i < n; i++) {
-    const p = panels[i];
-    const xm = 0.5 * (p.xa + p.xb),
-      ym = 0.5 * (p.ya + p.yb),
-      zm = 0.5 * (p.za + p.zb);
-    for (let j = 0; j < n; j++) {
-      const q = panels[j];
-      both(p, q, p.xc, p.yc, p.zc);
-      const a = near[1] * p.ny + near[2] * p.nz,
-        b = far[1] * p.ny + far[2] * p.nz;
-      if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
-      antisymmetric[i * n + j] = a - b;
-      both(p, q, xm, ym, zm);
-      for (let k = 0; k < 3; k++) {
-        if (i < pairs && j < pairs) symmetricWash[k][i * pairs + j] = near[k] + far[k];
-        antisymmetricWash[k][i * n + j] = near[k] - far[k];
-      }
-    }
-  }
-  return { symmetric, antisymmetric, symmetricWash, antisymmetricWash };
-}
-
-function solver(a: Float64Array, n: number): (wash: Float64Array) => Float64Array {
-  if (n === 0) return () => new Float64Array(0);
-  const order = luInPlace(a, n);
-  return (wash) => {
-    const g = wash.map((w) => -w);
-    luSolveInPlace(a, order, g);
-    return g;
-  };
 }
 
 const hinged = (p: Panel, mix: Mix): number =>
@@ -143,7 +84,7 @@ export function solveLattice(
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
   const wing = planformOf(main);
   const refX = wing.macX + 0.25 * wing.mac;
-  const sys = influences(panels, pairs, ground);
+  const sys = influences(panels, pairs, ground, grid.matched);
   const solveSymmetric = solver(sys.symmetric, pairs),
     solveAntisymmetric = solver(sys.antisymmetric, panels.length);
   const elevatorMix = symmetricMix(design.surfaces, 'elevator'),
@@ -156,6 +97,16 @@ export function solveLattice(
   const sym = (f: (p: Panel) => number) =>
     solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
   const anti = (f: (p: Panel) => number) => solveAntisymmetric(Float64Array.from(panels, f));
+  const symmetric: LatticeModel['symmetric'] = {
+    shape: sym((p) => p.slope),
+    alpha: sym((p) => p.nz),
+    q: sym((p) => (p.xc - refX) * p.nz),
+    elevator: sym((p) => (stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix))),
+    flap: sym((p) => hinged(p, flapMix)),
+    // both ailerons down together: what a differential adds to a stroke
+    droop: sym((p) => hinged(p, aileronMix)),
+  };
+  const turnedOf = (g: Float64Array) => solveAntisymmetric(turnedWake(panels, pairs, g));
   const model: LatticeModel = {
     panels,
     pairs,
@@ -163,16 +114,14 @@ export function solveLattice(
     antisymmetricWash: sys.antisymmetricWash,
     solveSymmetric,
     solveAntisymmetric,
-    symmetric: {
-      shape: sym((p) => p.slope),
-      alpha: sym((p) => p.nz),
-      q: sym((p) => (p.xc - refX) * p.nz),
-      elevator: sym((p) =>
-        stabiliser >= 0 ? (p.surface === stabiliser ? lead : 0) : hinged(p, elevatorMix),
-      ),
-      flap: sym((p) => hinged(p, flapMix)),
-      // both ailerons down together: what a differential adds to a stroke
-      droop: sym((p) => hinged(p, aileronMix)),
+    symmetric,
+    turned: {
+      shape: turnedOf(symmetric.shape),
+      alpha: turnedOf(symmetric.alpha),
+      q: turnedOf(symmetric.q),
+      elevator: turnedOf(symmetric.elevator),
+      flap: turnedOf(symmetric.flap),
+      droop: turnedOf(symmetric.droop),
     },
     antisymmetric: {
       beta: anti((p) => -p.ny),
@@ -184,24 +133,20 @@ export function solveLattice(
     },
   };
   const sums = (['shape', 'alpha', 'elevator'] as const).map((k) => {
-    const g = model.symmetric[k];
-    let cl = 0,
-      cm = 0;
-    for (let i = 0; i < pairs; i++) {
-      const p = panels[i],
-        lift = (4 * g[i] * (p.yb - p.ya)) / wing.area;
-      cl += lift;
-      cm -= (lift * (0.5 * (p.xa + p.xb) - refX)) / wing.mac;
-    }
-    return { strip: stripSums(model, strips.length, g), cl, cm };
+    const g = symmetric[k];
+    let cl = 0;
+    for (let i = 0; i < pairs; i++) cl += (4 * g[i] * (panels[i].yb - panels[i].ya)) / wing.area;
+    return { strip: stripSums(model, strips.length, g), cl };
   });
   const [s0, sa, se] = sums;
+  const place = new Map(design.surfaces.map((s, i) => [s.id, i]));
   return {
     strips,
     refArea: wing.area,
     refChord: wing.mac,
     refSpan: wing.span,
     refX,
+    refZ: wing.macZ,
     shape: s0.strip,
     alpha: sa.strip,
     elevator: se.strip,
@@ -209,12 +154,14 @@ export function solveLattice(
       cl0: s0.cl,
       clAlpha: sa.cl,
       clElevator: se.cl,
-      cm0: s0.cm,
-      cmAlpha: sa.cm,
-      cmElevator: se.cm,
     },
     pitchControl: elevatorMix.size > 0 ? 'control' : stabiliser >= 0 ? 'incidence' : 'none',
-    wake: trefftz(strips, wing.area, ground),
+    wake: trefftz(
+      strips,
+      wing.area,
+      ground,
+      (a, b) => grid.matched[place.get(a.surface)!][place.get(b.surface)!],
+    ),
     model,
   };
 }

@@ -211,13 +211,6 @@ describe('forces', () => {
     expect(derivativesOf(far, at, none).Cmq / derivativesOf(sol, at, none).Cmq).toBeGreaterThan(1.5);
   });
 
-  it('a calibrated shift moves the stiffness by lift slope times shift', () => {
-    const at = { alpha: 0.05, elevator: 0, x: 0.4, z: 0 },
-      a = derivativesOf(sol, at, none),
-      b = derivativesOf(sol, at, none, 0.05);
-    expect(a.Cmalpha - b.Cmalpha).toBeCloseTo(0.05 * a.CLalpha, 9);
-  });
-
   it('the ground lessens induced drag for the same strengths', () => {
     const low = solveLattice(design, contours, 1, 0.15);
     expect(inducedDrag(low, sol.alpha)).toBeLessThan(0.75 * inducedDrag(sol, sol.alpha));

@@ -1,11 +1,20 @@
 /** Pair weights of the Trefftz-plane integral of a symmetric flow. Source: Katz and Plotkin, Low-Speed Aerodynamics, 8.146, in discrete form. */
 import type { Strip } from './panels';
 
+/** Vortex core between surfaces whose strip edges do not match, as a share of the shedding strip's width. */
+export const CORE_SHARE = 0.35;
+
 /**
  * cdi = sum over i, j of w_ij g_i g_j, both halves in; g strip strengths/V [m]. Strips in the middle carry nothing here.
  * @param ground height above the ground of z = 0 [m], or null
+ * @param matched do the legs of the second strip pass beside the control place of the first?
  */
-export function trefftz(strips: readonly Strip[], area: number, ground: number | null): Float64Array[] {
+export function trefftz(
+  strips: readonly Strip[],
+  area: number,
+  ground: number | null,
+  matched: (a: Strip, b: Strip) => boolean,
+): Float64Array[] {
   return strips.map((p) => {
     const row = new Float64Array(strips.length);
     if (!p.mirrored) return row;
@@ -19,12 +28,13 @@ export function trefftz(strips: readonly Strip[], area: number, ground: number |
     const wash = (y0: number, z0: number, sign: number, core2: number) => {
       const dy = py - y0,
         dz = pz - z0;
-      const d = Math.max(dy * dy + dz * dz + core2, 1e-12);
+      const r2 = dy * dy + dz * dz,
+        d = Math.max(core2 > 0 ? Math.sqrt(r2 * r2 + core2 * core2) : r2, 1e-12);
       return (sign / (2 * Math.PI * d)) * (dy * nz - dz * ny);
     };
     strips.forEach((q, j) => {
       if (!q.mirrored) return;
-      const core2 = q.surface === p.surface ? 0 : q.width ** 2;
+      const core2 = matched(p, q) ? 0 : (CORE_SHARE * q.width) ** 2;
       const y1 = q.y0 + q.dy,
         z1 = q.z0 + q.dz;
       let w =

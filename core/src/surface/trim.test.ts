@@ -54,7 +54,7 @@ describe('trim', () => {
     // the whole tailplane is turned instead, and it works harder than a hinged part of it
     const turned = solveLattice({ surfaces: fixed }, contours);
     expect(turned.pitchControl).toBe('incidence');
-    expect(Math.abs(turned.coefficients.cmElevator)).toBeGreaterThan(Math.abs(sol.coefficients.cmElevator));
+    expect(Math.abs(linearAero(turned, 0, 0).near.elevator)).toBeGreaterThan(Math.abs(aero.near.elevator));
     const plank = solveLattice({ surfaces: fixed.filter((s) => s.role === 'wing') }, contours);
     expect(solveTrim(linearAero(plank, 0, 0), 0.5, 0.4).status).toBe('no-control');
   });

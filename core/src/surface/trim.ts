@@ -3,22 +3,60 @@
  * Trim: CL and Cm about the CG by two linear equations in angle of attack and elevator.
  */
 import { profileDrag, sectionClMax, type PolarSet } from '../section';
+import { forcesOf } from './forces';
 import { inducedDrag, stripStrengths, type LatticeSolution } from './lattice';
+
+/** Pitching moment of the surfaces alone about (refX, z): without angle and elevator, per rad of each. */
+export interface NearMoments {
+  zero: number;
+  alpha: number;
+  elevator: number;
+}
+
+/** Lift coefficient about which moments are taken as linear: what small aircraft mostly fly at. */
+const USUAL_LIFT = 0.5;
+
+/**
+ * Moments by the near-field forces, linear about the usual lift. Every neutral point, trim and derivative comes from these:
+ * moments of lift alone leave out what dihedral, sweep and height make of the pull along the chord (up to 0.015 of the chord).
+ * @param z height of the moment point: that of the CG [m]
+ */
+export function nearMoments(sol: LatticeSolution, z: number): NearMoments {
+  const c = sol.coefficients,
+    at = (USUAL_LIFT - c.cl0) / c.clAlpha,
+    H = 1e-3;
+  const cm = (alpha: number, elevator: number) => forcesOf(sol, { alpha, elevator, x: sol.refX, z }).Cm;
+  const alpha = (cm(at + H, 0) - cm(at - H, 0)) / (2 * H);
+  return {
+    alpha,
+    zero: cm(at, 0) - alpha * at,
+    elevator: (cm(at, H) - cm(at, -H)) / (2 * H),
+  };
+}
 
 /** Everything linear about the aircraft, with the body's moment and the calibrated neutral-point shift inside. */
 export interface LinearAero {
   readonly sol: LatticeSolution;
+  readonly near: NearMoments;
   /** Cm slope about refX incl. body and shift, per rad */
   readonly cmAlpha: number;
   /** neutral point x [m] */
   readonly neutralX: number;
 }
 
-/** @param shift neutral-point shift aft [mean chords] */
-export function linearAero(sol: LatticeSolution, bodySlope: number, shift: number): LinearAero {
-  const c = sol.coefficients;
-  const cmAlpha = c.cmAlpha + bodySlope - shift * c.clAlpha;
-  return { sol, cmAlpha, neutralX: sol.refX - (cmAlpha / c.clAlpha) * sol.refChord };
+/**
+ * @param shift neutral-point shift aft [mean chords]
+ * @param near moments about the height of the CG; about that of the mean chord where left out
+ */
+export function linearAero(
+  sol: LatticeSolution,
+  bodySlope: number,
+  shift: number,
+  near = nearMoments(sol, sol.refZ),
+): LinearAero {
+  const { clAlpha } = sol.coefficients;
+  const cmAlpha = near.alpha + bodySlope - shift * clAlpha;
+  return { sol, near, cmAlpha, neutralX: sol.refX - (cmAlpha / clAlpha) * sol.refChord };
 }
 
 /** Moment about a CG at cgX [m] with the controls in line: at no angle of attack, per rad of it, and per rad of pitch control. */
@@ -26,9 +64,9 @@ export function momentAbout(aero: LinearAero, cgX: number): { zero: number; slop
   const c = aero.sol.coefficients,
     arm = (cgX - aero.sol.refX) / aero.sol.refChord;
   return {
-    zero: c.cm0 + arm * c.cl0,
+    zero: aero.near.zero + arm * c.cl0,
     slope: aero.cmAlpha + arm * c.clAlpha,
-    control: c.cmElevator + arm * c.clElevator,
+    control: aero.near.elevator + arm * c.clElevator,
   };
 }
 

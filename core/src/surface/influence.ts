@@ -1,0 +1,114 @@
+/**
+ * What a horseshoe of unit strength does at every control point and every bound vortex, for the symmetric and the
+ * antisymmetric flow; and how that changes when the wake goes with a wind from the side.
+ */
+import { luInPlace, luSolveInPlace } from '../numeric';
+import { addHorseshoe } from './horseshoe';
+import type { Grid, Panel } from './panels';
+import { CORE_SHARE } from './trefftz';
+
+export interface Systems {
+  symmetric: Float64Array;
+  antisymmetric: Float64Array;
+  symmetricWash: Float64Array[];
+  antisymmetricWash: Float64Array[];
+}
+
+/** Influence of all panels on all control points, and on all bound vortices, both flows at once. */
+export function influences(
+  panels: readonly Panel[],
+  pairs: number,
+  ground: number | null,
+  matched: Grid['matched'],
+): Systems {
+  const n = panels.length;
+  const symmetric = new Float64Array(pairs * pairs),
+    antisymmetric = new Float64Array(n * n);
+  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
+    antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
+  const near = new Float64Array(3),
+    far = new Float64Array(3);
+  const both = (p: Panel, q: Panel, x: number, y: number, z: number) => {
+    near.fill(0);
+    far.fill(0);
+    const core2 = matched[p.surface][q.surface]
+      ? 0
+      : (CORE_SHARE * ((q.yb - q.ya) * q.nz - (q.zb - q.za) * q.ny)) ** 2;
+    addHorseshoe(near, 1, core2, x, y, z, q.xa, q.ya, q.za, q.xb, q.yb, q.zb);
+    if (q.mirrored) addHorseshoe(far, 1, core2, x, y, z, q.xb, -q.yb, q.zb, q.xa, -q.ya, q.za);
+    if (ground === null) return;
+    const d = -2 * ground;
+    addHorseshoe(near, -1, core2, x, y, z, q.xa, q.ya, d - q.za, q.xb, q.yb, d - q.zb);
+    if (q.mirrored) addHorseshoe(far, -1, core2, x, y, z, q.xb, -q.yb, d - q.zb, q.xa, -q.ya, d - q.za);
+  };
+  for (let i = 0; i < n; i++) {
+    const p = panels[i];
+    const xm = 0.5 * (p.xa + p.xb),
+      ym = 0.5 * (p.ya + p.yb),
+      zm = 0.5 * (p.za + p.zb);
+    for (let j = 0; j < n; j++) {
+      const q = panels[j];
+      both(p, q, p.xc, p.yc, p.zc);
+      const a = near[1] * p.ny + near[2] * p.nz,
+        b = far[1] * p.ny + far[2] * p.nz;
+      if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
+      antisymmetric[i * n + j] = a - b;
+      both(p, q, xm, ym, zm);
+      for (let k = 0; k < 3; k++) {
+        if (i < pairs && j < pairs) symmetricWash[k][i * pairs + j] = near[k] + far[k];
+        antisymmetricWash[k][i * n + j] = near[k] - far[k];
+      }
+    }
+  }
+  return { symmetric, antisymmetric, symmetricWash, antisymmetricWash };
+}
+
+/** Strengths from the wash at the control points. @throws DomainError `singular` when two surfaces lie in each other */
+export function solver(a: Float64Array, n: number): (wash: Float64Array) => Float64Array {
+  if (n === 0) return () => new Float64Array(0);
+  const order = luInPlace(a, n);
+  return (wash) => {
+    const g = wash.map((w) => -w);
+    luSolveInPlace(a, order, g);
+    return g;
+  };
+}
+
+/**
+ * Change of normal wash with sideslip [1/rad] by the turned wake of a leg of unit strength that leaves
+ * (x, y, z) aft. Along d: v = d x r / (4 pi r (r - r.d)), differentiated at d = (1, 0, 0)
+ * by the wind's (0, -1, 0). Source: Biot and Savart's law for a half line, Katz and Plotkin 2.73.
+ */
+function turnedLeg(p: Panel, q: Panel, x: number, y: number, z: number): number {
+  const rx = p.xc - x,
+    ry = p.yc - y,
+    rz = p.zc - z;
+  if (rx >= 0 && p.surface !== q.surface) return 0;
+  const r = Math.sqrt(rx * rx + ry * ry + rz * rz),
+    gap = r - rx;
+  const vy = (rz * ry) / (r * gap * gap),
+    vz = rx / (r * gap) - (ry * ry) / (r * gap * gap);
+  return (vy * p.ny + vz * p.nz) / (4 * Math.PI);
+}
+
+/**
+ * Antisymmetric wash per rad of sideslip by strengths that are alike on both sides, because beyond the trailing
+ * edge the legs go with the wind. Another surface behind the start of a leg (a tail, a fin) is told nothing of its turning:
+ * there the shift of a wake by its distance times the sideslip is small against its span.
+ * @param g strengths of the right half, pairs
+ */
+export function turnedWake(panels: readonly Panel[], pairs: number, g: Float64Array): Float64Array {
+  return Float64Array.from(panels, (p) => {
+    let w = 0;
+    for (let j = 0; j < pairs; j++) {
+      const q = panels[j];
+      w +=
+        g[j] *
+        (turnedLeg(p, q, q.xtb, q.yb, q.zb) -
+          turnedLeg(p, q, q.xta, q.ya, q.za) +
+          turnedLeg(p, q, q.xta, -q.ya, q.za) -
+          turnedLeg(p, q, q.xtb, -q.yb, q.zb));
+    }
+    return w;
+  });
+}
