@@ -96,7 +96,7 @@ describe('surfaces that meet are one lifting system, without a core across the j
       );
     },
   );
-  it('a tip bent up is the same wing drawn as one surface or as a wing and a fin: lift to 1 %, induced drag to 2 %', () => {
+  it('a tip bent up is the same wing drawn as one surface or as two: lift to 1 %, drag to 2 %', () => {
     const bent = solve(
       [
         surface('wing', [
@@ -111,7 +111,7 @@ describe('surfaces that meet are one lifting system, without a core across the j
     expect(Math.abs(lift(two) / lift(bent) - 1)).toBeLessThan(0.01);
     expect(Math.abs(drag(two) / drag(bent) - 1)).toBeLessThan(0.02);
   });
-  it('end plates lessen induced drag about as Mangler and Rotta found: 1 / (1 + 1.66 to 1.9 h/b) (from memory), at h/b 0.1', () => {
+  it('end plates at h/b 0.1 lessen induced drag by 1 / (1 + 1.5 to 2.4 h/b) (Mangler 1.9 h/b, from memory)', () => {
     // best loading is not asked for: a rectangle with plates comes near it
     const ratio = drag(solve([plank(6), tipFins(0)])) / drag(solve([plank(6)]));
     expect(ratio).toBeGreaterThan(1 / (1 + 0.1 * 2.4));
@@ -176,7 +176,7 @@ function dihedralByLift(s: Solution): number {
 
 describe('dihedral effect that grows with lift', () => {
   it.each([0.1, 0.2])(
-    'slender rectangle, aspect ratio %d: -1/A (slender-wing theory, Jones, NACA Report 835; derived there by cross flow), within 8 %%',
+    'slender rectangle, aspect ratio %d: -1/A (slender-wing theory by cross flow; Jones, NACA Report 835), within 8 %%',
     (ar) => expect(Math.abs(dihedralByLift(solve([plank(ar)], 2)) * ar + 1)).toBeLessThan(0.08),
   );
   it('slender triangle: -2/(3A) (Ribner, NACA TN 1423: Cl_beta = -pi/3 alpha), within 8 %', () => {

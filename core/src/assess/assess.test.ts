@@ -12,6 +12,7 @@ import {
   type Ledger,
   type StepCache,
 } from './index';
+import { interpolateLinear } from '../numeric';
 import { normalCdf } from './stripChance';
 
 const run = (doc: DesignDocument): Ledger => assess(doc.brief, doc.design, doc.calibration);
@@ -231,5 +232,26 @@ describe('the quick ledger', () => {
       thickness: 0.01,
     });
     expect(assessQuickly(twisted.brief, twisted.design, twisted.calibration, cache, full)).toBeNull();
+  });
+});
+
+describe('one scale of speeds', () => {
+  it('a fast aircraft: top speed, drag and thrust are met on curves that reach past it (tables ended at 45 and 35 m/s)', () => {
+    const doc = [
+      ['design.power.motor.kv', 3 * base.design.power.motor.kv],
+      ['design.power.esc.maxCurrent', 200],
+      ['design.power.propeller.diameter', 0.15],
+      ['design.power.propeller.pitch', 0.15],
+    ].reduce((d, [path, v]) => setPath(d, path as string, v), base);
+    const l = run(doc),
+      top = at(l, 'topSpeed', 'ferry');
+    expect(top).toBeGreaterThan(36);
+    const curve = (id: string, state: string) => l.curves.find((c) => c.id === id && c.state === state)!;
+    const read = (c: ReturnType<typeof curve>) => interpolateLinear(c.x, c.y, top);
+    const thrust = curve('thrust', 'all'),
+      drag = curve('drag', 'ferry');
+    expect(thrust.x[thrust.x.length - 1]).toBeGreaterThan(top);
+    expect(Math.abs(read(thrust) / read(drag) - 1)).toBeLessThan(0.03);
+    expect(thrust.y[thrust.y.length - 1]).toBeLessThan(0);
   });
 });

@@ -42,8 +42,6 @@ export interface ChainResult {
   remarks: Record<string, string[]>;
 }
 
-export const CURVE_SPEEDS = Array.from({ length: 25 }, (_, i) => 5 + i * 1.25);
-const THRUST_SPEEDS = Array.from({ length: 19 }, (_, i) => i * 2.5);
 const TRANSITION_HEIGHT = 15;
 /** Stands for a time or distance that does not end: finite, so that tables and files can hold it; always with a remark. */
 const NEVER = 9999;
@@ -275,7 +273,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   put(
     'clMax',
     limit.clMax,
-    roughSections(design, prep, (c) => (10 * prep.pace * c) / nu),
+    roughSections(design, prep, (c) => (0.7 * prep.speeds.usual * c) / nu),
   );
   put('stallEta', limit.eta);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
@@ -289,6 +287,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     clMax: limit.clMax,
     drag: (speed, n = 1) => dragAt(table, speed, n * state.mass * G0, air.density, f).total,
     fullThrust: thrust,
+    fastest: prep.speeds.high,
   };
   vs = stallSpeed(model);
   put('stallSpeed', vs);
@@ -326,8 +325,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
   r.curves[`sparMoment@${loading.id}`] = spar.moment;
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
-  const flown = (f: (s: number) => number) =>
-    CURVE_SPEEDS.map((k) => k * prep.pace).map((s) => (s < 0.85 * vs ? NaN : f(s)));
+  const flown = (f: (s: number) => number) => prep.speeds.curve.map((s) => (s < 0.85 * vs ? NaN : f(s)));
   r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
   if (drive) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
 }
@@ -347,9 +345,11 @@ function poweredValues(
     vs = stallSpeed(model),
     state = { mass: model.mass };
   put('liftOffSpeed', design.flight.liftOffFactor * vs);
+  // at the speed whose square is the mean one of the run
+  const rolling = (design.flight.liftOffFactor * vs) / Math.SQRT2,
+    qRolling = 0.5 * air.density * rolling * rolling;
   const groundDrag =
-    dragAt(table, 12, 0.5 * air.density * 144 * wing.area * design.flight.groundCl, air.density, f).total /
-    (0.5 * air.density * 144);
+    dragAt(table, rolling, qRolling * wing.area * design.flight.groundCl, air.density, f).total / qRolling;
   const run = groundRun(model, {
     friction: brief.site.rollingFriction,
     wind: brief.site.wind,
@@ -391,16 +391,17 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
   const aero = aeroOf(prep, f.neutralPoint - 1);
   const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;
   designValues(design, prep, f, aero, drive, r.values);
+  const nodes = prep.speeds.thrust;
   const thrustCurve = (throttle: number) => {
     if (!drive) return () => 0;
-    const list = THRUST_SPEEDS.map((s) => operate(drive, throttle, s).thrust);
-    return (s: number) => interpolateLinear(THRUST_SPEEDS, list, s);
+    const list = nodes.map((s) => operate(drive, throttle, s).thrust);
+    return (s: number) => interpolateLinear(nodes, list, s);
   };
   const thrust = thrustCurve(1),
     lapThrust = thrustCurve(design.flight.lapThrottle);
   if (drive) {
-    r.curves['thrust@all'] = CURVE_SPEEDS.map((s) => thrust(s * prep.pace));
-    r.curves['lapThrust@all'] = CURVE_SPEEDS.map((s) => lapThrust(s * prep.pace));
+    r.curves['thrust@all'] = prep.speeds.curve.map(thrust);
+    r.curves['lapThrust@all'] = prep.speeds.curve.map(lapThrust);
   }
   const lifting = liftDrive(design, prep.air.density, f, prep.lifter, drive);
   if (design.power.rubber) rubberDesignValues(design, r.values);
@@ -408,7 +409,8 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
     loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;
-  const steady = 14 * prep.pace,
+  // the speed at which the heaviest state flies at that lift
+  const steady = prep.speeds.usual * Math.sqrt(0.6 / 0.4),
     q = 0.5 * prep.air.density * steady * steady;
   const d = dragAt(table, steady, 0.4 * q * prep.wing.area, prep.air.density, f);
   r.values['dragArea@all'] = (d.parasite + d.profile) / q;

@@ -1,7 +1,7 @@
 /** The ledger's curves: same run, same numbers, on fixed axes. */
 import type { Design } from '../design';
 import type { KindName } from '../units';
-import { CURVE_SPEEDS, type ChainResult } from './chain';
+import type { ChainResult } from './chain';
 import type { LedgerCurve } from './ledger';
 import type { Prepared } from './prepare';
 
@@ -9,14 +9,13 @@ export function designCurves(design: Design, prep: Prepared, run: ChainResult): 
   const out: LedgerCurve[] = [];
   const speedCurve = (key: string, yKind: KindName = 'force') => {
     const [id, state] = key.split('@');
-    const keep = run.curves[key].map((y, i) => ({ x: CURVE_SPEEDS[i] * prep.pace, y }));
     out.push({
       id,
       state,
       xKind: 'speed',
       yKind,
-      x: keep.map((p) => p.x),
-      y: keep.map((p) => p.y),
+      x: [...prep.speeds.curve],
+      y: run.curves[key],
       sigma: null,
     });
   };

@@ -1,4 +1,7 @@
-/** Longer jobs of the Power station, run when asked: what a swap does to every number, and what a rubber flyer would try next. */
+/**
+ * Longer jobs of the Power station, run when asked: what a swap does to every number, and what a rubber flyer
+ * would try next.
+ */
 import { factorsOf, setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
 import { loadedState } from '../mass';
 import { DomainError } from '../numeric';
@@ -6,7 +9,7 @@ import { fitChanges, flaringCurves, rubberTrials, type RubberTrial } from '../po
 import { assess } from './assess';
 import type { Fix, Ledger } from './ledger';
 import { flyRubber } from './powerValues';
-import { prepare, type StepCache } from './prepare';
+import { bladeSpeed, prepare, type StepCache } from './prepare';
 
 export interface SwapEffect {
   fix: Fix;
@@ -55,7 +58,10 @@ export interface Trial {
   stopped: string | null;
 }
 
-/** A design with changes, assessed: its numbers, its full-throttle curve and what is wrong with its power, flight and balance, the worst first. */
+/**
+ * A design with changes, assessed: its numbers, its full-throttle curve and what is wrong with its power, flight
+ * and balance, the worst first.
+ */
 export function tryChanges(
   brief: Brief,
   design: Design,
@@ -99,7 +105,7 @@ export function rubberAdvice(
       blades:
         pitch === r.propeller.pitch && flare > 0 === r.flare > 0
           ? prep.rubberBlades!
-          : flaringCurves({ ...r.propeller, pitch }, prep.usual, flare),
+          : flaringCurves({ ...r.propeller, pitch }, bladeSpeed(prep.speeds.usual), flare),
     }),
   );
 }

@@ -3,17 +3,19 @@
  * Each is kept in the caller's cache under the key of its own inputs.
  */
 import { airAt, G0, type Air } from '../air';
-import type { Brief, Design, Section } from '../design';
+import { factorsOf, priorCalibration, type Brief, type Design, type Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
 import {
+  buildDrive,
   flaringCurves,
+  operate,
   propellerCurve,
   thrusterOf,
   type FlaringCurves,
   type PropellerCurve,
   type RubberFlight,
 } from '../power';
-import { buildDragTable, type DragTable } from '../flight';
+import { buildDragTable, speedScale, speedWithoutThrust, type DragTable, type SpeedScale } from '../flight';
 import { loadedState } from '../mass';
 import {
   contourFacts,
@@ -89,8 +91,7 @@ export interface Prepared {
     string,
     { flight: RubberFlight; free: RubberFlight }
   >;
-  /** a usual speed, at a lift coefficient of 0.6 in the heaviest state [m/s] */ usual: number;
-  /** speeds of this aircraft over those of a usual one: below 1 for indoor models */ pace: number;
+  /** from below the stall to where thrust is nil */ speeds: SpeedScale;
 }
 
 /** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
@@ -119,7 +120,10 @@ export interface PolarTask {
   reynolds: number;
 }
 
-/** The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that cannot be drawn has none. */
+/**
+ * The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that
+ * cannot be drawn has none.
+ */
 export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
   const out = new Map<string, PolarTask>();
   for (const { shape, change } of design.sections) {
@@ -201,25 +205,30 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
   const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () =>
     stallStep(design, coupled, aero, polars, air, at),
   );
-  // a usual speed, at a lift coefficient of 0.6; much slower models get tables at their own speeds
-  const usual = Math.sqrt((2 * at.loading * G0) / (air.density * 0.6)),
-    pace = usual < 4 ? usual / 12 : 1;
+  const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
+  const usual = Math.sqrt((2 * heaviest.mass * G0) / (wing.area * air.density * 0.6));
+  const speeds = speedScale(
+    usual,
+    thruster &&
+      cached(cache, 'noThrust', [design.power, air.density], () =>
+        noThrustSpeed(design.power, air.density, thruster),
+      ),
+  );
   const dragTables = new Map<string, DragTable>();
   for (const l of design.loadings) {
     const cgX = Math.round(loadedState(design, l, 'best', 1).x * 500) / 500;
     dragTables.set(
       l.id,
-      cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null, pace], () =>
-        buildDragTable(design, aero, cgX, polars, air, l, pace),
+      cached(cache, 'drag', [drag, cgX, l.addedDrag ?? 0, l.towed ?? null, speeds.table], () =>
+        buildDragTable(design, aero, cgX, polars, air, speeds.table, l),
       ),
     );
   }
-  const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
   const { lift, rubber } = design.power;
   const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
   const rubberBlades = rubber
-    ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, Number(usual.toPrecision(2))], () =>
-        flaringCurves(rubber.propeller, usual, rubber.flare),
+    ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, bladeSpeed(usual)], () =>
+        flaringCurves(rubber.propeller, bladeSpeed(usual), rubber.flare),
       )
     : null;
   return {
@@ -242,8 +251,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     lifter,
     rubberBlades,
     rubberFlights: new Map(),
-    usual,
-    pace,
+    speeds,
   };
 }
 
@@ -259,6 +267,17 @@ export function thrusterFor(
 ): PropellerCurve {
   const { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = power.propeller;
   return cached(cache, 'thruster', [blades, power.fan ?? null], () => thrusterOf(power));
+}
+
+/** Speed that a rubber model's blades are computed for: to two figures, so that a crumb of clay does not make new ones. */
+export function bladeSpeed(usual: number): number {
+  return Number(usual.toPrecision(2));
+}
+
+/** Where full throttle pulls no more, with nothing learnt yet [m/s]. */
+function noThrustSpeed(power: Design['power'], density: number, thruster: PropellerCurve): number | null {
+  const drive = buildDrive(power, density, factorsOf(priorCalibration().mean), thruster);
+  return speedWithoutThrust((v) => operate(drive, 1, v).thrust);
 }
 
 /** What the coupled sweep usually carries past the critical section. */

@@ -106,7 +106,7 @@ const ROWS: Row[] = [
     'dragArea',
     'all',
     'flight',
-    'body + fin + items + wing profile at CL 0.4 and 14 m/s',
+    'body + fin + items + wing profile at CL 0.4 and the speed of the heaviest state there',
     'Flat-plate friction and form factors (Hoerner), strips for the wing',
     'less',
   ],

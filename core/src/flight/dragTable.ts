@@ -18,27 +18,26 @@ export interface DragTable {
   readonly area: number;
 }
 
-const SPEEDS = [5, 8, 12, 18, 28, 45];
 const CL_LOW = -0.2,
   CL_HIGH = 1.9,
   CL_COUNT = 22;
 
-/** @param pace multiplies the speeds of the table: below 1 for indoor models */
+/** @param nodes airspeeds of the table [m/s], ascending */
 export function buildDragTable(
   design: Design,
   aero: LinearAero,
   cgX: number,
   polars: ReadonlyMap<string, PolarSet>,
   air: Air,
+  nodes: readonly number[],
   state?: Pick<Loading, 'addedDrag' | 'towed'>,
-  pace = 1,
 ): DragTable {
   const nu = air.viscosity / air.density;
   const cls = Float64Array.from(
     { length: CL_COUNT },
     (_, i) => CL_LOW + ((CL_HIGH - CL_LOW) * i) / (CL_COUNT - 1),
   );
-  const speeds = Float64Array.from(SPEEDS, (v) => v * pace);
+  const speeds = Float64Array.from(nodes);
   const induced = new Float64Array(CL_COUNT);
   const profile = Array.from(speeds, (v, k) =>
     Float64Array.from(cls, (cl, i) => {

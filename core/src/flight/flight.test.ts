@@ -5,7 +5,19 @@ import { bitternDocument } from '../demo';
 import { parasiteItems, plateFriction } from '../drag';
 import { naca4, polarSet } from '../section';
 import { linearAero, solveLattice, surfaceDrag } from '../surface';
-import { bestClimb, buildDragTable, dragAt, glide, levelSpeed, stallSpeed, type PointModel } from './index';
+import {
+  bestClimb,
+  buildDragTable,
+  dragAt,
+  glide,
+  levelSpeed,
+  levelSpeeds,
+  speedScale,
+  speedWithoutThrust,
+  stallSpeed,
+  type PointModel,
+} from './index';
+import fc from 'fast-check';
 
 const { design } = bitternDocument();
 const contours = new Map([
@@ -16,7 +28,7 @@ const polars = new Map([...contours].map(([id, c]) => [id, polarSet(c, [4e4, 8e4
 const air = airAt(0);
 const nu = air.viscosity / air.density;
 const aero = linearAero(solveLattice(design, contours), 0, 0);
-const table = buildDragTable(design, aero, 0.4, polars, air);
+const table = buildDragTable(design, aero, 0.4, polars, air, speedScale(12, 32).table);
 const one = { dragArea: 1, induced: 1 };
 const plain = (v: number, lift: number) => {
   const q = 0.5 * air.density * v * v;
@@ -103,4 +115,61 @@ describe('point performance laws', () => {
   });
   it('speeds go with the root of mass (fact of the trade)', () =>
     expect(stallSpeed(model(5.2, 1)) / stallSpeed(model(2.6, 1))).toBeCloseTo(Math.SQRT2, 9));
+});
+
+describe('level speeds against the closed form, D = A V^2 + B / V^2 with a thrust that does not change', () => {
+  const plane = (least: number, at: number, stall: number, fastest?: number): PointModel => {
+    // least drag at the speed `at`: A = least / 2 at^2, B = least at^2 / 2
+    const A = least / (2 * at * at),
+      B = (least * at * at) / 2;
+    return {
+      mass: 1,
+      density: 1.225,
+      area: 1,
+      clMax: (2 * 9.80665) / (1.225 * stall * stall),
+      drag: (v, n = 1) => A * v * v + (B * n * n) / (v * v),
+      fullThrust: () => 0,
+      ...(fastest ? { fastest } : {}),
+    };
+  };
+  const cases = fc.record({
+    at: fc.double({ min: 1, max: 60, noNaN: true }),
+    ratio: fc.oneof(fc.constant(1.02), fc.double({ min: 1.01, max: 12, noNaN: true })),
+    stall: fc.double({ min: 0.3, max: 0.95, noNaN: true }),
+    scale: fc.double({ min: 1.2, max: 8, noNaN: true }),
+  });
+  it('both crossings are found, also at 1.02 times least drag, and none is stepped over', () => {
+    fc.assert(
+      fc.property(cases, ({ at, ratio, stall, scale }) => {
+        const m = plane(2, at, stall * at, scale * at),
+          thrust = 2 * ratio;
+        // x^2 with x = V / at: ratio +- sqrt(ratio^2 - 1)
+        const root = Math.sqrt(ratio * ratio - 1),
+          fast = at * Math.sqrt(ratio + root),
+          slow = at * Math.sqrt(ratio - root);
+        const found = levelSpeeds(m, () => thrust);
+        expect(found).not.toBeNull();
+        expect(Math.abs(found!.fast / fast - 1)).toBeLessThan(1e-6);
+        if (slow > stall * at * 1.0001) expect(Math.abs(found!.slow! / slow - 1)).toBeLessThan(1e-6);
+        else if (slow < stall * at * 0.9999) expect(found!.slow).toBeNull();
+        expect(levelSpeed(m, () => thrust)).toBe(found!.fast);
+      }),
+      { seed: 5, numRuns: 400 },
+    );
+  });
+  it('less thrust than least drag holds no level flight', () =>
+    expect(levelSpeeds(plane(2, 12, 6), () => 1.999)).toBeNull());
+  it('a fast aircraft’s thrust is not held past its table: it falls to nil on its own scale', () => {
+    const end = speedWithoutThrust((v) => 30 * (1 - v / 90))!;
+    expect(end).toBeCloseTo(90, 3);
+    const s = speedScale(14, end);
+    expect(s.high).toBeGreaterThan(end);
+    expect(s.table[0]).toBeLessThan(s.low);
+    expect(s.table[s.table.length - 1]).toBeGreaterThanOrEqual(s.high);
+    expect(s.thrust[0]).toBe(0);
+  });
+  it('without a motor there is no such speed, and the scale ends in a dive', () => {
+    expect(speedWithoutThrust(() => 0)).toBeNull();
+    expect(speedScale(5, null).high).toBeCloseTo(16, 6);
+  });
 });

@@ -13,9 +13,9 @@ export interface PointModel {
   readonly clMax: number;
   /** drag at airspeed V carrying n times the weight */ drag(speed: number, loadFactor?: number): number;
   /** thrust at full throttle */ fullThrust(speed: number): number;
+  /** a speed past all that is flown, where the search for a level speed begins [m/s]; eight times the stall where left out */
+  readonly fastest?: number;
 }
-
-export const TOP_SPEED_SEARCHED = 120;
 
 /** Stall speed at a load factor n: sqrt(2 n W / (rho S CLmax)). Anderson 6.67 */
 export function stallSpeed(
@@ -25,19 +25,54 @@ export function stallSpeed(
   return Math.sqrt((2 * loadFactor * m.mass * G0) / (m.density * m.area * m.clMax));
 }
 
-/** Greatest level speed for a thrust curve; null when drag exceeds thrust at every speed above the stall. */
-export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFactor = 1): number | null {
+/**
+ * Speeds at which a thrust holds level flight: the slow one on the back of the drag curve (null where that lies
+ * below the stall) and the fast one.
+ */
+export interface LevelSpeeds {
+  slow: number | null;
+  fast: number;
+}
+
+/**
+ * Both crossings of thrust and drag above the stall; null when drag exceeds thrust at every speed.
+ * The excess is sampled over the aircraft's own scale and its greatest value sought between the best
+ * neighbours, so that two crossings close
+ * together are not stepped over; each is then bracketed.
+ */
+export function levelSpeeds(
+  m: PointModel,
+  thrust: (v: number) => number,
+  loadFactor = 1,
+): LevelSpeeds | null {
   const lo = stallSpeed(m, loadFactor);
   const excess = (v: number) => thrust(v) - m.drag(v, loadFactor);
-  const N = 24;
-  const at = (i: number) => lo + ((TOP_SPEED_SEARCHED - lo) * i) / N;
-  for (let i = N; i > 0; i--) {
-    if (excess(at(i - 1)) > 0 && excess(at(i)) <= 0) {
-      const r = findRoot(excess, at(i - 1), at(i), 1e-7);
-      return r.status === 'no-bracket' ? null : r.x;
-    }
+  let hi = Math.max(m.fastest ?? 0, 2 * lo);
+  if (m.fastest === undefined) hi = 8 * lo;
+  for (let k = 0; k < 12 && excess(hi) > 0; k++) hi *= 1.5;
+  const N = 24,
+    at = (i: number) => lo * (hi / lo) ** (i / N);
+  const found = Array.from({ length: N + 1 }, (_, i) => excess(at(i)));
+  const best = found.reduce((b, e, i) => (e > found[b] ? i : b), 0);
+  let top = at(best);
+  if (!(found[best] > 0)) {
+    top = findMinimum((v) => -excess(v), at(Math.max(0, best - 1)), at(Math.min(N, best + 1))).x;
+    if (!(excess(top) > 0)) return null;
   }
-  return null;
+  const crossing = (a: number, b: number): number | null => {
+    const r = findRoot(excess, a, b, 1e-9);
+    return r.status === 'no-bracket' ? null : r.x;
+  };
+  // of several, the outermost: the fastest that is held
+  const outer = found.findLastIndex((e) => e > 0);
+  const fast = outer >= 0 ? crossing(at(outer), at(outer + 1)) : crossing(top, at(Math.min(N, best + 1)));
+  if (fast === null) return null;
+  return { slow: found[0] > 0 ? null : crossing(lo, top), fast };
+}
+
+/** Greatest level speed for a thrust curve; null when drag exceeds thrust at every speed above the stall. */
+export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFactor = 1): number | null {
+  return levelSpeeds(m, thrust, loadFactor)?.fast ?? null;
 }
 
 /** Rate of climb [m/s] at full throttle and airspeed V: (T - D) V / W. Anderson 6.50 */
@@ -48,7 +83,7 @@ export function climbAt(m: PointModel, speed: number): number {
 /** Best rate of climb [m/s] at full throttle and its speed. */
 export function bestClimb(m: PointModel): { rate: number; speed: number } {
   const lo = 1.05 * stallSpeed(m);
-  const r = findMinimum((v) => -climbAt(m, v), lo, Math.max(2.8 * lo, lo + 5));
+  const r = findMinimum((v) => -climbAt(m, v), lo, Math.max(2.8 * lo, m.fastest ?? lo + 5));
   return { rate: -r.value, speed: r.x };
 }
 

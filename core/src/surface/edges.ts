@@ -1,5 +1,6 @@
 /**
- * Where the strips of every surface begin and end. A strip edge sheds a vortex leg straight aft; what stands behind or beside it
+ * Where the strips of every surface begin and end. A strip edge sheds a vortex leg straight aft; what stands
+ * behind or beside it
  * must not have a control point on that leg. So edges are matched: where two surfaces meet or cross (seen from behind),
  * both have an edge there; where two lie close above each other, the wider one takes the edges of the narrower one.
  * Between matched surfaces no vortex core is needed. Compared with a core of the strip's width everywhere: induced drag of tip
@@ -20,7 +21,10 @@ export interface EdgePlan {
   readonly matched: readonly (readonly boolean[])[];
 }
 
-/** Strips per half surface. Compared: doubling them and the rows moves CL slope by under 1 %, the neutral point by under 0.5 % of the chord. */
+/**
+ * Strips per half surface. Doubling them and the rows moves CL slope by under 1 %, the neutral point by under 0.5
+ * % of the chord.
+ */
 const SPAN_STRIPS = { wing: 16, tail: 8, canard: 8, fin: 8 } as const;
 /** Surfaces whose traces run nearer than this share of the narrower one's half span are close. */
 const CLOSE = 0.25;
