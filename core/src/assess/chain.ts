@@ -15,7 +15,7 @@ import {
   type PointModel,
 } from '../flight';
 import { thrustMoment } from '../layout';
-import { loadedState } from '../mass';
+import { heaviestState, loadedState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
 import {
@@ -31,6 +31,7 @@ import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
+import { largestLift, type LiftAtStall } from './largestLift';
 import { aeroOf, type Prepared } from './prepare';
 
 export type Values = Record<string, number>;
@@ -72,8 +73,6 @@ function designValues(
   v['cgAft@all'] = aero.neutralX - design.flight.marginMin * wing.mac;
 
   if (drive) driveValues(prep, drive, v);
-  if (prep.stall.reserve !== null) v['aileronReserve@all'] = prep.stall.reserve;
-  v['stallAngle@all'] = prep.stall.alphaStall;
   const spar = sparSection(design.structure.spar);
   v['sparMoment@all'] = spar.momentUp * f.strength;
   v['sparStiffness@all'] = spar.stiffness * f.stiffness;
@@ -214,6 +213,26 @@ function roughSections(
   return undefined;
 }
 
+/** Largest lift of a state with what was learnt of it, and the speed at which it is met. */
+function stallOf(
+  prep: Prepared,
+  state: { mass: number; x: number },
+  f: Factors,
+): LiftAtStall & { speed: number } {
+  const { air, wing } = prep;
+  const speedAt = (clMax: number) =>
+    stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax });
+  let clMax = 1.3 * f.clMax,
+    at: LiftAtStall;
+  for (let k = 0; k < 3; k++) {
+    at = largestLift(prep.lift, (speedAt(clMax) * air.density) / air.viscosity, state.x);
+    // sections that carry more carry it at a larger angle
+    clMax = f.clMax * at.clMax;
+  }
+  const alphaStall = at!.alphaStall + (clMax - at!.clMax) / prep.lattice.coefficients.clAlpha;
+  return { ...at!, clMax, alphaStall, speed: speedAt(clMax) };
+}
+
 /** What one run shares between its loadings. */
 interface RunStep {
   brief: Brief;
@@ -257,24 +276,22 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
       (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0),
   );
 
-  // lift limit: Reynolds number and stall speed settle together
+  // largest lift: Reynolds number and stall speed settle together
   const nu = air.viscosity / air.density;
-  let vs = stallSpeed({ mass: state.mass, density: air.density, area: wing.area, clMax: 1.3 * f.clMax });
-  let limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
-  vs = stallSpeed({
-    mass: state.mass,
-    density: air.density,
-    area: wing.area,
-    clMax: limit.clMax * prep.stall.ratio,
-  });
-  limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
-  // the sweep with sections coupled in carries a little past the critical section
-  limit = { ...limit, clMax: limit.clMax * prep.stall.ratio };
+  const atStall = stallOf(prep, state, f);
+  let vs = atStall.speed;
+  const limit = findLiftLimit(aero, state.x, prep.polars, (c) => (vs * c) / nu, f.clMax);
   put(
     'clMax',
-    limit.clMax,
-    roughSections(design, prep, (c) => (0.7 * prep.speeds.usual * c) / nu),
+    atStall.clMax,
+    roughSections(design, prep, (c) => (vs * c) / nu),
   );
+  if (atStall.unsure)
+    put(
+      'clMax',
+      atStall.clMax,
+      'The flow did not settle up to the stall: this is the largest lift that was found.',
+    );
   put('stallEta', limit.eta);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
 
@@ -284,7 +301,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     mass: state.mass,
     density: air.density,
     area: wing.area,
-    clMax: limit.clMax,
+    clMax: atStall.clMax,
     drag: (speed, n = 1) => dragAt(table, speed, n * state.mass * G0, air.density, f).total,
     fullThrust: thrust,
     fastest: prep.speeds.high,
@@ -407,6 +424,11 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
   if (design.power.rubber) rubberDesignValues(design, r.values);
   for (const l of design.loadings)
     loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
+  // angles of the stall belong to the heaviest state that flies
+  const heaviest = heaviestState(design, f.massGrowth),
+    worst = stallOf(prep, heaviest, f);
+  if (worst.reserve !== null) r.values['aileronReserve@all'] = worst.reserve;
+  r.values['stallAngle@all'] = worst.alphaStall;
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;
   // the speed at which the heaviest state flies at that lift

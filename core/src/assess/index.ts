@@ -1,7 +1,9 @@
 export { assess, assessQuickly, sensitivities } from './assess';
 export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
 export type { PolarTask } from './prepare';
-export type { StepCache } from './prepare';
+export type { StepCache } from './cache';
+export { largestLift } from './largestLift';
+export type { LiftAtStall, LiftTask } from './largestLift';
 export { QUANTITIES, quantityDef, inputsOf } from './quantities';
 export type { QuantityDef } from './quantities';
 export { entryOf, curveOf, keyOf } from './ledger';

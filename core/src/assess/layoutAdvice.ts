@@ -1,4 +1,7 @@
-/** What would mend the layout: washout or sections for the stall, tail and fin for stability, decalage for trim, and what growth in mass breaks. Longer jobs, run when asked. */
+/**
+ * What would mend the layout: washout or sections for the stall, tail and fin for stability, decalage for trim,
+ * and what growth in mass breaks. Longer jobs, run when asked.
+ */
 import { G0 } from '../air';
 import { FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
@@ -6,7 +9,8 @@ import { growthOf, loadedState, type Growth } from '../mass';
 import { AILERON_RESERVE, leastWashout, stripSections, tipSections, type StallRemedy } from '../surface';
 import { assess } from './assess';
 import { entryOf, type Fix, type Ledger } from './ledger';
-import { aeroOf, prepare, type StepCache } from './prepare';
+import { aeroOf, prepare } from './prepare';
+import type { StepCache } from './cache';
 import { checkRequirements } from './requirements';
 
 export interface LayoutAdvice {

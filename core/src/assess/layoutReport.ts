@@ -61,7 +61,8 @@ import {
   type TrimState,
 } from '../surface';
 import { entryOf, type Ledger } from './ledger';
-import { aeroOf, prepare, type Prepared, type StepCache } from './prepare';
+import { aeroOf, prepare, type Prepared } from './prepare';
+import type { StepCache } from './cache';
 
 export interface StateRow {
   loading: string;

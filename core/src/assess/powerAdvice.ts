@@ -9,7 +9,8 @@ import { fitChanges, flaringCurves, rubberTrials, type RubberTrial } from '../po
 import { assess } from './assess';
 import type { Fix, Ledger } from './ledger';
 import { flyRubber } from './powerValues';
-import { bladeSpeed, prepare, type StepCache } from './prepare';
+import { bladeSpeed, prepare } from './prepare';
+import type { StepCache } from './cache';
 
 export interface SwapEffect {
   fix: Fix;

@@ -69,7 +69,8 @@ import { derivativesOf, solveTrim } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
 import { flyRubber, hasRubber, liftDrive } from './powerValues';
-import { aeroOf, prepare, type Prepared, type StepCache } from './prepare';
+import { aeroOf, prepare, type Prepared } from './prepare';
+import type { StepCache } from './cache';
 
 export interface SpeedRow {
   speed: number;

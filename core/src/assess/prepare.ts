@@ -2,6 +2,8 @@
  * The costly steps that no calibration factor changes: section polars, lattice, drag tables.
  * Each is kept in the caller's cache under the key of its own inputs.
  */
+import { cached, type StepCache } from './cache';
+import type { LiftTask } from './largestLift';
 import { airAt, G0, type Air } from '../air';
 import { factorsOf, priorCalibration, type Brief, type Design, type Section } from '../design';
 import { contentKey, DomainError } from '../numeric';
@@ -16,7 +18,7 @@ import {
   type RubberFlight,
 } from '../power';
 import { buildDragTable, speedScale, speedWithoutThrust, type DragTable, type SpeedScale } from '../flight';
-import { loadedState } from '../mass';
+import { heaviestState, loadedState } from '../mass';
 import {
   contourFacts,
   modelOptions,
@@ -36,34 +38,17 @@ import {
   bodySlopes,
   coupleStrips,
   derivativesOf,
-  findLiftLimit,
   linearAero,
   nearMoments,
   planformOf,
   solveLattice,
-  stripSections,
-  sweepStall,
   type BodySlopes,
   type CoupledStrips,
   type LatticeSolution,
   type LinearAero,
   type NearMoments,
   type Planform,
-  type StallSweep,
 } from '../surface';
-
-/** Results of earlier runs, by step and content. Owned by the caller. */
-export type StepCache = Map<string, unknown>;
-const CACHE_LIMIT = 400;
-
-export function cached<T>(cache: StepCache, step: string, inputs: unknown, make: () => T): T {
-  const key = `${step}:${contentKey(inputs)}`;
-  if (cache.has(key)) return cache.get(key) as T;
-  const value = make();
-  if (cache.size >= CACHE_LIMIT) cache.delete(cache.keys().next().value!);
-  cache.set(key, value);
-  return value;
-}
 
 export interface Prepared {
   air: Air;
@@ -82,7 +67,7 @@ export interface Prepared {
     CYbeta: number;
     Cnbeta: number;
   };
-  /** the stall with decambered strips in the heaviest state that flies */ stall: StallStep;
+  /** what coupled sweeps for the largest lift need */ lift: LiftTask;
   /** by loading id */ dragTables: Map<string, DragTable>;
   /** coefficients of the propeller or fan; null where no electric motor is fitted */ thruster: PropellerCurve | null;
   /** of the lift rotors */ lifter: PropellerCurve | null;
@@ -92,15 +77,6 @@ export interface Prepared {
     { flight: RubberFlight; free: RubberFlight }
   >;
   /** from below the stall to where thrust is nil */ speeds: SpeedScale;
-}
-
-/** What the coupled sweep adds to the critical-section method, which every state and factor uses. */
-export interface StallStep {
-  /** largest lift of the sweep over the critical section's */ ratio: number;
-  reserve: number | null;
-  alphaStall: number;
-  first: StallSweep['first'];
-  rough: boolean;
 }
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
@@ -187,24 +163,21 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     bodySlopes(design, lattice),
   );
   const bodySlope = body.pitch;
-  const flying = design.loadings.filter((l) => !l.hover),
-    heaviest = (flying.length > 0 ? flying : design.loadings)
-      .map((l) => loadedState(design, l, 'best', 1))
-      .reduce((m, s) => (s.mass > m.mass ? s : m));
+  const heaviest = heaviestState(design, 1);
   const near = nearMoments(lattice, heaviest.z);
   const aero = linearAero(lattice, bodySlope, 0, near);
   const yaw = cached(cache, 'yaw', [shapes, design.body, design.pods ?? null], () => {
     const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, body);
     return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
   });
-  // a little mass or a few millimetres do not need a new sweep
-  const at = {
-    x: Math.round(heaviest.x * 200) / 200,
-    loading: Number((heaviest.mass / wing.area).toPrecision(3)),
+  const lift: LiftTask = {
+    key: contentKey([shapes, design.body, design.pods ?? null]),
+    design,
+    coupled,
+    aero: linearAero(lattice, bodySlope, 0),
+    polars,
+    cache,
   };
-  const stall = cached(cache, 'stall', [shapes, at, bodySlope, air], () =>
-    stallStep(design, coupled, aero, polars, air, at),
-  );
   const thruster = design.power.unpowered ? null : thrusterFor(design.power, cache);
   const usual = Math.sqrt((2 * heaviest.mass * G0) / (wing.area * air.density * 0.6));
   const speeds = speedScale(
@@ -224,8 +197,10 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
       ),
     );
   }
-  const { lift, rubber } = design.power;
-  const lifter = lift ? cached(cache, 'lifter', lift.propeller, () => propellerCurve(lift.propeller)) : null;
+  const { lift: rotors, rubber } = design.power;
+  const lifter = rotors
+    ? cached(cache, 'lifter', rotors.propeller, () => propellerCurve(rotors.propeller))
+    : null;
   const rubberBlades = rubber
     ? cached(cache, 'rubber', [rubber.propeller, rubber.flare > 0, bladeSpeed(usual)], () =>
         flaringCurves(rubber.propeller, bladeSpeed(usual), rubber.flare),
@@ -245,7 +220,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     near,
     body,
     yaw,
-    stall,
+    lift,
     dragTables,
     thruster,
     lifter,
@@ -278,40 +253,4 @@ export function bladeSpeed(usual: number): number {
 function noThrustSpeed(power: Design['power'], density: number, thruster: PropellerCurve): number | null {
   const drive = buildDrive(power, density, factorsOf(priorCalibration().mean), thruster);
   return speedWithoutThrust((v) => operate(drive, 1, v).thrust);
-}
-
-/** What the coupled sweep usually carries past the critical section. */
-const USUAL_RATIO = 1.08;
-
-/** @param at CG [m] and wing loading [kg/m2] */
-function stallStep(
-  design: Design,
-  coupled: CoupledStrips,
-  aero: ReturnType<typeof linearAero>,
-  polars: ReadonlyMap<string, PolarSet>,
-  air: Air,
-  at: { x: number; loading: number },
-): StallStep {
-  // Reynolds numbers at the stall speed of that state: once by a usual lift coefficient, then by its own
-  const speedAt = (cl: number) => Math.sqrt((2 * at.loading * G0) / (air.density * Math.max(0.3, cl)));
-  const reynoldsAt = (speed: number) => (chord: number) => (speed * chord * air.density) / air.viscosity;
-  const reynoldsOf = reynoldsAt(
-    speedAt(USUAL_RATIO * findLiftLimit(aero, at.x, polars, reynoldsAt(speedAt(1.2)), 1).clMax),
-  );
-  const sweep = sweepStall(
-    { coupled, sections: stripSections(coupled, polars, reynoldsOf), design, aero, x: at.x, z: 0 },
-    { kind: 'level' },
-    Math.PI / 180,
-    undefined,
-    Math.PI / 90,
-  );
-  const critical = findLiftLimit(aero, at.x, polars, reynoldsOf, 1).clMax;
-  const ratio = sweep.clMax / critical;
-  return {
-    ratio: ratio > 0.7 && ratio < 1.6 ? ratio : 1,
-    reserve: sweep.aileronReserve,
-    alphaStall: sweep.alphaStall,
-    first: sweep.first,
-    rough: sweep.rough,
-  };
 }

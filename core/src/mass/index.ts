@@ -2,6 +2,7 @@ export {
   cgFromScales,
   cgPath,
   itemPoints,
+  heaviestState,
   loadedState,
   massState,
   payloadPoints,

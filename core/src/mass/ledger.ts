@@ -33,7 +33,10 @@ export interface MassState {
   points: PointMass[];
 }
 
-/** Planned mass [kg] and place of one item; areal items take their surface's plan area and sit at 40 % of its mean chord (common practice); made ones where their volume lies. */
+/**
+ * Planned mass [kg] and place of one item; areal items take their surface's plan area and sit at 40 % of its mean
+ * chord (common practice); made ones where their volume lies.
+ */
 export function plannedItem(
   item: Item,
   design: Pick<Design, 'surfaces' | 'body' | 'sections'>,
@@ -205,6 +208,14 @@ export function loadedState(
   growth: number,
 ): MassState {
   return massState([...itemPoints(design, use, growth, loading), ...payloadPoints(design, loading)]);
+}
+
+/** The heaviest state that flies; the heaviest of all where only hover is asked. */
+export function heaviestState(design: Design, growth: number): MassState {
+  const flying = design.loadings.filter((l) => !l.hover);
+  return (flying.length > 0 ? flying : design.loadings)
+    .map((l) => loadedState(design, l, 'best', growth))
+    .reduce((m, s) => (s.mass > m.mass ? s : m));
 }
 
 /** The CG while the payload leaves unit by unit, from full to empty. */

@@ -133,6 +133,8 @@ export function sweepStall(
     } else falls++;
     if (falls > 5 && stalledShare(f, task, () => true) > STALLED_SHARE) break;
   }
+  const top = peakOf(flows, alphaStall, step);
+  if (top) ({ clMax, alphaStall } = top);
   const first = firstStalls(flows);
   const wing = first.find((s) => s.surface === wingId(task));
   const ailerons = task.design.surfaces.flatMap((s) =>
@@ -171,6 +173,25 @@ export function sweepStall(
     aileronReserve: wing && ailerons.length > 0 ? (lost ?? end) - wing.alpha : null,
     rough: flows.some((f) => f.status !== 'settled'),
   };
+}
+
+/**
+ * Top of the parabola through the best angle and its neighbours, so that it does not jump from step to step; null
+ * where they did not settle.
+ */
+function peakOf(
+  flows: readonly CoupledFlow[],
+  best: number,
+  step: number,
+): { clMax: number; alphaStall: number } | null {
+  const i = flows.findIndex((f) => Math.abs(f.alpha - best) < 1e-9),
+    around = flows.slice(i - 1, i + 2);
+  if (i < 1 || around.length < 3 || around.some((f) => f.status !== 'settled')) return null;
+  const [a, b, c] = around.map((f) => f.CL);
+  const bend = a - 2 * b + c;
+  if (!(bend < 0 && b >= a && b >= c)) return null;
+  const t = (0.5 * (a - c)) / bend;
+  return { clMax: b - 0.25 * (a - c) * t, alphaStall: best + t * step };
 }
 
 function wingId(task: Task): string {

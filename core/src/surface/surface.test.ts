@@ -304,10 +304,10 @@ describe('coupled strips', () => {
 
   it('a sweep ends past the stall and reports the largest lift inside it', () => {
     const s = sweepStall({ coupled, sections, design, aero, x: 0.4, z: 0 });
-    expect(s.clMax).toBeCloseTo(
-      Math.max(...s.flows.filter((f) => f.alpha <= s.alphaStall + 1e-9).map((f) => f.CL)),
-      9,
-    );
+    // the top of the parabola through the best angle and its neighbours
+    const best = Math.max(...s.flows.filter((f) => f.alpha <= s.alphaStall + 0.02).map((f) => f.CL));
+    expect(s.clMax).toBeGreaterThanOrEqual(best);
+    expect(s.clMax).toBeLessThan(1.005 * best);
     expect(s.flows.at(-1)!.alpha).toBeGreaterThan(s.alphaStall);
     expect(s.first.map((f) => f.alpha)).toEqual([...s.first.map((f) => f.alpha)].sort((a, b) => a - b));
   });
