@@ -82,13 +82,11 @@ test('export and import give the same project', async ({ page }) => {
   const id = /projects\/(\d+)/.exec(page.url())![1];
   const first = await (await page.request.get(`/api/projects/${id}/export`)).json();
   await page.goto('/');
-  await page
-    .getByLabel('Project file')
-    .setInputFiles({
-      name: 'p.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify(first)),
-    });
+  await page.getByLabel('Project file').setInputFiles({
+    name: 'p.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(first)),
+  });
   await expect(page).toHaveURL(/\/versions\/\d+\/brief/);
   const again = /projects\/(\d+)/.exec(page.url())![1];
   expect(again).not.toBe(id);

@@ -31,13 +31,11 @@ test('choosing a section: shelf, weights, comparison, pressure, templates', asyn
   await page.getByLabel('Compare NACA 6409').check();
   await page.locator('.mantine-SegmentedControl-root').getByText('Compare').click();
   await expect(page.getByRole('img', { name: /Outlines of NACA 4412, NACA 6409/ })).toBeVisible();
-  await page
-    .getByLabel('Measured polar file')
-    .setInputFiles({
-      name: 'tunnel.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('alpha,cl,cd\n0,0.41,0.012\n4,0.86,0.014\n'),
-    });
+  await page.getByLabel('Measured polar file').setInputFiles({
+    name: 'tunnel.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('alpha,cl,cd\n0,0.41,0.012\n4,0.86,0.014\n'),
+  });
   await expect(page.getByText('● tunnel, 2 points')).toBeVisible();
   await page
     .getByLabel('Measured polar file')

@@ -1,7 +1,7 @@
 'use client';
 /** Any number opens it: formula with its values, inputs as links, method, uncertainty and what contributes, what it drives. */
 import { Drawer } from '@mantine/core';
-import { QUANTITIES, entryOf, inputsOf, quantityDef } from '@skiametra/core/assess';
+import { INPUTS, QUANTITIES, entryOf, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { formatQuantity, formatSpread, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, MarkLegend, ThreeMark } from './ThreeMark';
@@ -65,8 +65,13 @@ function WhyBody({ id, state }: { id: string; state: string }) {
     </button>
   );
   const shares = entry
-    ? entry.shares
-        .map((s, i) => ({ s, f: FACTORS[i] }))
+    ? [
+        ...entry.shares.map((s, i) => ({ s, f: FACTORS[i] })),
+        ...entry.inputShares.map((s, i) => ({
+          s,
+          f: { ...INPUTS[i], meaning: 'not a factor of the model: no test teaches it' },
+        })),
+      ]
         .filter((x) => x.s > 0.02)
         .sort((a, b) => b.s - a.s)
         .slice(0, 4)
@@ -122,7 +127,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
       <section className="block">
         <h2>Uncertainty</h2>
         {shares.length === 0 ? (
-          <div className="dim">Follows from the drawing alone; no calibration factor bears on it.</div>
+          <div className="dim">Exact by definition: it follows from the drawing alone.</div>
         ) : (
           <>
             <div className="dim" style={{ marginBottom: 4 }}>

@@ -2,8 +2,8 @@
 /** The fit of the model to every test that was flown or benched, kept in the document. */
 import { useMemo, useState } from 'react';
 import { priorCalibration } from '@skiametra/core/design';
-import { briefOfTheDay, type CalibrationResult } from '@skiametra/core/refine';
-import { designOfTheDay, isOwnDrive } from '@skiametra/core/trial';
+import { observedOf, type CalibrationResult } from '@skiametra/core/refine';
+import { isOwnDrive } from '@skiametra/core/trial';
 import { askCore } from '../workers/coreClient';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -36,19 +36,12 @@ export function useCalibrate() {
     setBusy(true);
     setFailed(null);
     try {
-      const observed = flown.map((t) => {
-        const doc =
-          t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document;
-        // a bench figure is brought to the site's own air before; a flight is held against the air and the turns of its day
-        const brief = t.body.bench
-          ? doc.brief
-          : briefOfTheDay(doc.brief, t.body.record.temperature, t.body.record.wind);
-        return {
-          brief,
-          design: designOfTheDay(doc.design, t.body.record),
-          measurements: t.body.measurements,
-        };
-      });
+      const observed = flown.flatMap((t) =>
+        observedOf(
+          t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document,
+          t.body,
+        ),
+      );
       const r = await askCore({
         task: 'calibrate',
         prior: priorCalibration(),

@@ -54,19 +54,17 @@ export async function importProject(
       renamed.set(t.key, row.id);
       if (log) await tx.insert(logs).values({ testId: row.id, ...log });
       if (rest.measurements.length)
-        await tx
-          .insert(measurements)
-          .values(
-            rest.measurements.map((m) => ({
-              testId: row.id,
-              quantity: m.quantity,
-              state: m.state,
-              value: m.value,
-              sigma: m.sigma,
-              origin: m.from,
-              setAside: m.setAside,
-            })),
-          );
+        await tx.insert(measurements).values(
+          rest.measurements.map((m) => ({
+            testId: row.id,
+            quantity: m.quantity,
+            state: m.state,
+            value: m.value,
+            sigma: m.sigma,
+            origin: m.from,
+            setAside: m.setAside,
+          })),
+        );
     }
     // calibrations name their tests: carry the names over to the new ids
     for (const v of file.versions) {

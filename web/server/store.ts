@@ -142,19 +142,17 @@ export async function saveTest(
       .where(eq(tests.id, testId));
     await tx.delete(measurements).where(eq(measurements.testId, testId));
     if (body.measurements.length)
-      await tx
-        .insert(measurements)
-        .values(
-          body.measurements.map((m) => ({
-            testId,
-            quantity: m.quantity,
-            state: m.state,
-            value: m.value,
-            sigma: m.sigma,
-            origin: m.from,
-            setAside: m.setAside,
-          })),
-        );
+      await tx.insert(measurements).values(
+        body.measurements.map((m) => ({
+          testId,
+          quantity: m.quantity,
+          state: m.state,
+          value: m.value,
+          sigma: m.sigma,
+          origin: m.from,
+          setAside: m.setAside,
+        })),
+      );
     if (log)
       await tx
         .insert(logs)

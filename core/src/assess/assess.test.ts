@@ -50,11 +50,6 @@ describe('the ledger of the demo', () => {
     expect(second).toEqual(first);
     expect(first).toEqual(ledger);
   });
-  it('shares of variance sum to one where there is any', () => {
-    for (const e of ledger.entries)
-      if (e.sigma > 0 && e.shares.some((s) => s !== 0))
-        expect(e.shares.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 6);
-  });
 });
 
 describe('cause and effect', () => {

@@ -3,12 +3,11 @@
  *   1 air, sections, surfaces   (prepare: no calibration factor changes them)
  *   2 balance, power, flight, structure, laps   (chain, at the calibrated mean)
  *   3 score
- *   4 the same once more per calibration factor, for the uncertainty of every number:
- *        sigma^2 = J C J^T, J by central differences of one standard deviation
+ *   4 the same once more per cause of uncertainty (`uncertainty.ts`)
  *   5 findings: what is wrong, in sentences, with the change that mends it
  * The browser's worker, the server and the command line all call this one function.
  */
-import { FACTOR_IDS, factorsOf, type Brief, type Calibration, type Design } from '../design';
+import { factorsOf, type Brief, type Calibration, type Design } from '../design';
 import { DomainError } from '../numeric';
 import { runChain, type ChainResult } from './chain';
 import { designCurves } from './curves';
@@ -19,6 +18,7 @@ import type { StepCache } from './cache';
 import { inputsOf, quantityDef } from './quantities';
 import { compileMissions, heldSteps, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
 import { stripChances } from './stripChance';
+import { differentiate, spreadOf, type Cause, type Known } from './uncertainty';
 
 /** What every run of one assessment shares. */
 interface Task {
@@ -42,56 +42,20 @@ function prepareTask(
   return { brief, design, prep, cal, base, missions, held: heldSteps(brief, design, base.values, missions) };
 }
 
-/** Chain and score with one factor shifted; unrounded laps, steps held. */
-function runShifted(
-  { brief, design, prep, cal, held, missions }: Task,
-  at: number,
-  shift: number,
-): ChainResult {
-  const r = runChain(brief, design, prep, factorsOf(cal.mean, at, shift));
-  Object.assign(r.values, scoreLoadings(brief, design, r.values, { held, missions }).values);
-  return r;
-}
-
-interface Jacobian {
-  values: Record<string, number[]>;
-  curves: Record<string, number[][]>;
-}
-
-/** d value / d factor by central differences of one standard deviation each way. */
-function differentiate(task: Task): Jacobian {
-  const { cal } = task;
-  const out: Jacobian = { values: {}, curves: {} };
-  FACTOR_IDS.forEach((_, k) => {
-    const h = Math.sqrt(cal.covariance[k][k]);
-    if (!(h > 1e-9)) return;
-    const up = runShifted(task, k, h),
-      down = runShifted(task, k, -h);
-    for (const key of Object.keys(up.values))
-      (out.values[key] ??= FACTOR_IDS.map(() => 0))[k] = (up.values[key] - down.values[key]) / (2 * h);
-    for (const key of Object.keys(up.curves)) {
-      const rows = (out.curves[key] ??= up.curves[key].map(() => FACTOR_IDS.map(() => 0)));
-      up.curves[key].forEach((u, i) => {
-        rows[i][k] = (u - down.curves[key][i]) / (2 * h);
-      });
-    }
-  });
-  return out;
-}
-
-/** Variance of J x under the calibration's covariance, and each factor's share of it. */
-function propagate(
-  j: readonly number[] | undefined,
-  cov: readonly (readonly number[])[],
-): { sigma: number; shares: number[] } {
-  if (!j) return { sigma: 0, shares: FACTOR_IDS.map(() => 0) };
-  const part = j.map((a, i) => a * cov[i].reduce((s, c, k) => s + c * j[k], 0));
-  const variance = part.reduce((s, p) => s + p, 0);
+/** The causes of spread of one task; unrounded laps, steps of the score held. */
+function causeOf({ brief, design, prep, cal, held, missions }: Task): Cause {
   return {
-    sigma: Math.sqrt(Math.max(0, variance)),
-    shares: part.map((p) => (variance > 0 ? p / variance : 0)),
+    brief,
+    design,
+    prep,
+    cal,
+    finish: (r, b) =>
+      void Object.assign(r.values, scoreLoadings(b, design, r.values, { held, missions }).values),
   };
 }
+
+/** What bears on a number when it is differentiated. */
+const differenced = (key: string): string => key.replace(/^laps@/, 'lapsExact@');
 
 /** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
 export function sensitivities(
@@ -99,16 +63,31 @@ export function sensitivities(
   design: Design,
   calibration: Calibration,
   cache: StepCache = new Map(),
-): { values: Record<string, number>; gradient: Record<string, number[]> } {
-  const task = prepareTask(brief, design, calibration, cache);
+): {
+  values: Record<string, number>;
+  gradient: Record<string, number[]>;
+  /** variance that no factor stands for: items, site, methods */ beyond: (
+    key: string,
+    known?: Known,
+  ) => number;
+} {
+  const task = prepareTask(brief, design, calibration, cache),
+    cause = causeOf(task),
+    J = differentiate(cause);
   return {
     values: {
       ...task.base.values,
       ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values,
     },
-    gradient: differentiate(task).values,
+    gradient: Object.fromEntries(Object.entries(J.factors).map(([k, rows]) => [k, rows[0]])),
+    beyond: (key, known) => {
+      const s = spreadOf(cause, J, key, 0, known);
+      return s.sigma ** 2 * s.inputShares.reduce((sum, x) => sum + x, 0);
+    },
   };
 }
+
+const NO_SPREAD = 'Its uncertainty could not be found; it may be as large as the number itself.';
 
 /** A curve less the points outside its range (speeds below the stall). */
 function withoutGaps(c: LedgerCurve): LedgerCurve {
@@ -185,7 +164,8 @@ export function assess(
   const score = scoreLoadings(brief, design, base.values, { missions: task.missions });
   const values = { ...base.values, ...score.values };
   const remarks = { ...base.remarks, ...score.remarks };
-  const J = differentiate(task);
+  const cause = causeOf(task),
+    J = differentiate(cause);
 
   const entries: LedgerEntry[] = [];
   let bad: string | null = null;
@@ -197,30 +177,29 @@ export function assess(
       bad ??= `${def.name} does not come to a number`;
       continue;
     }
-    const { sigma, shares } = propagate(
-      J.values[key === `laps@${state}` ? keyOf('lapsExact', state) : key],
-      calibration.covariance,
-    );
+    const { sigma, shares, inputShares } = spreadOf(cause, J, differenced(key));
     entries.push({
       id,
       state,
       value,
-      sigma: Number.isFinite(sigma) ? sigma : 0,
+      // a spread that cannot be found is as large as the number, never nil
+      sigma: Number.isFinite(sigma) ? sigma : Math.abs(value),
       kind: def.kind,
       method: def.method,
       inputs: inputsOf(def),
-      warnings: remarks[key] ?? [],
+      warnings: [...(remarks[key] ?? []), ...(Number.isFinite(sigma) ? [] : [NO_SPREAD])],
       shares,
+      inputShares,
     });
   }
   entries.push(...stripChances(brief, design, entries));
   const curves: LedgerCurve[] = designCurves(design, prep, base);
   for (const c of curves) {
-    const rows = J.curves[keyOf(c.id, c.state)];
-    if (rows)
-      (c as { sigma: number[] | null }).sigma = rows.map((r) => {
-        const s = propagate(r, calibration.covariance).sigma;
-        return Number.isFinite(s) ? s : 0;
+    const key = keyOf(c.id, c.state);
+    if (J.factors[key])
+      (c as { sigma: number[] | null }).sigma = c.y.map((y, i) => {
+        const s = spreadOf(cause, J, key, i).sigma;
+        return Number.isFinite(s) ? s : Math.abs(y);
       });
   }
   const drawn = curves.map(withoutGaps);

@@ -15,7 +15,7 @@ import {
   type PointModel,
 } from '../flight';
 import { thrustMoment } from '../layout';
-import { heaviestState, loadedState } from '../mass';
+import { heaviestState, loadedState, massSteps, type MassState } from '../mass';
 import { flyLap, lapsInWindow } from '../mission';
 import { interpolateLinear } from '../numeric';
 import {
@@ -32,6 +32,7 @@ import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
 import { largestLift, type LiftAtStall } from './largestLift';
+import { METHOD_SPREAD } from './methodSpread';
 import { aeroOf, type Prepared } from './prepare';
 
 export type Values = Record<string, number>;
@@ -233,8 +234,31 @@ function stallOf(
   return { ...at!, clMax, alphaStall, speed: speedAt(clMax) };
 }
 
+/** A small change of what no factor stands for: mass and CG of every state by so many of its steps, methods by a factor. */
+export interface Nudge {
+  mass?: number;
+  x?: number;
+  z?: number;
+  liftSlope?: number;
+  yaw?: number;
+  stallAngle?: number;
+  rubberEnergy?: number;
+}
+
+function nudged(state: MassState, n: Nudge): MassState {
+  if (!n.mass && !n.x && !n.z) return state;
+  const h = massSteps(state);
+  return {
+    ...state,
+    mass: state.mass + (n.mass ?? 0) * h.mass,
+    x: state.x + (n.x ?? 0) * h.x,
+    z: state.z + (n.z ?? 0) * h.z,
+  };
+}
+
 /** What one run shares between its loadings. */
 interface RunStep {
+  nudge: Nudge;
   brief: Brief;
   design: Design;
   prep: Prepared;
@@ -256,7 +280,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   };
 
   // balance
-  const state = loadedState(design, loading, 'best', f.massGrowth);
+  const state = nudged(loadedState(design, loading, 'best', f.massGrowth), step.nudge);
   const payload = loading.count * design.payload.unitMass;
   put('mass', state.mass);
   put('plannedMass', loadedState(design, loading, 'plan', 1).mass);
@@ -271,9 +295,10 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   // side area that a state opens: a low plate, side force slope 1.6 per rad on its area (aspect ratio near 1, from memory)
   put(
     'yawStiffness',
-    prep.yaw.Cnbeta +
-      (prep.yaw.CYbeta * (state.x - lattice.refX)) / wing.span +
-      (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0),
+    (step.nudge.yaw ?? 1) *
+      (prep.yaw.Cnbeta +
+        (prep.yaw.CYbeta * (state.x - lattice.refX)) / wing.span +
+        (side ? (1.6 * side.area * (side.x - state.x)) / (wing.area * wing.span) : 0)),
   );
 
   // largest lift: Reynolds number and stall speed settle together
@@ -292,7 +317,9 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
       atStall.clMax,
       'The flow did not settle up to the stall: this is the largest lift that was found.',
     );
-  put('stallEta', limit.eta);
+  // known to about a strip
+  const strips = ((step.nudge.stallAngle ?? 1) - 1) / METHOD_SPREAD.stallAngle;
+  put('stallEta', limit.eta + strips * limit.width);
   r.curves[`stallRatio@${loading.id}`] = limit.ratios().map((p) => p.ratio);
 
   // flight
@@ -320,7 +347,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
   if (design.power.rubber && hasRubber(design, loading))
-    rubberValues(design, prep, f, loading, state.mass, table, put);
+    rubberValues({ design, prep, f, loading, mass: state.mass, table }, put, step.nudge.rubberEnergy ?? 1);
   if (lifting && loading.hover) hoverValues(design, lifting, state.mass, put);
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
   const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
@@ -403,7 +430,13 @@ function poweredValues(
 }
 
 /** One run of the chain. */
-export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factors): ChainResult {
+export function runChain(
+  brief: Brief,
+  design: Design,
+  prep: Prepared,
+  f: Factors,
+  nudge: Nudge = {},
+): ChainResult {
   const r: ChainResult = { values: {}, curves: {}, remarks: {} };
   const aero = aeroOf(prep, f.neutralPoint - 1);
   const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;
@@ -421,14 +454,16 @@ export function runChain(brief: Brief, design: Design, prep: Prepared, f: Factor
     r.curves['lapThrust@all'] = prep.speeds.curve.map(lapThrust);
   }
   const lifting = liftDrive(design, prep.air.density, f, prep.lifter, drive);
-  if (design.power.rubber) rubberDesignValues(design, r.values);
+  if (design.power.rubber) rubberDesignValues(design, r.values, nudge.rubberEnergy ?? 1);
   for (const l of design.loadings)
-    loadingValues({ brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
+    loadingValues({ nudge, brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);
   // angles of the stall belong to the heaviest state that flies
-  const heaviest = heaviestState(design, f.massGrowth),
+  const heaviest = nudged(heaviestState(design, f.massGrowth), nudge),
     worst = stallOf(prep, heaviest, f);
-  if (worst.reserve !== null) r.values['aileronReserve@all'] = worst.reserve;
-  r.values['stallAngle@all'] = worst.alphaStall;
+  // two angles of one sweep: their difference is known no better than a share of it
+  if (worst.reserve !== null) r.values['aileronReserve@all'] = (nudge.stallAngle ?? 1) * worst.reserve;
+  r.values['stallAngle@all'] = (nudge.stallAngle ?? 1) * worst.alphaStall;
+  r.values['liftSlope@all'] *= nudge.liftSlope ?? 1;
   const first = design.loadings[0].id;
   const table = prep.dragTables.get(first)!;
   // the speed at which the heaviest state flies at that lift

@@ -12,6 +12,8 @@ export interface LedgerEntry {
   readonly warnings: readonly string[];
   /** share of the variance by calibration factor, in the order of FACTOR_IDS; sums to 1 where sigma > 0 */
   readonly shares: readonly number[];
+  /** the same by other inputs, in the order of INPUT_IDS: masses of items, the day, what methods leave open */
+  readonly inputShares: readonly number[];
 }
 
 export interface LedgerCurve {

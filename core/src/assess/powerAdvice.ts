@@ -100,13 +100,16 @@ export function rubberAdvice(
     state = loadedState(design, loading, 'best', f.massGrowth),
     table = prep.dragTables.get(loading.id)!;
   return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) =>
-    flyRubber(design, prep, f, loading, state.mass, table, {
-      motor,
-      flare,
-      blades:
-        pitch === r.propeller.pitch && flare > 0 === r.flare > 0
-          ? prep.rubberBlades!
-          : flaringCurves({ ...r.propeller, pitch }, bladeSpeed(prep.speeds.usual), flare),
-    }),
+    flyRubber(
+      { design, prep, f, loading, mass: state.mass, table },
+      {
+        motor,
+        flare,
+        blades:
+          pitch === r.propeller.pitch && flare > 0 === r.flare > 0
+            ? prep.rubberBlades!
+            : flaringCurves({ ...r.propeller, pitch }, bladeSpeed(prep.speeds.usual), flare),
+      },
+    ),
   );
 }

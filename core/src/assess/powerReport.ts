@@ -407,7 +407,7 @@ function rubberPart(s: Scene): RubberReport {
   const { design, prep } = s,
     r = design.power.rubber!,
     table = prep.dragTables.get(s.loading.id)!;
-  const flight = flyRubber(design, prep, s.f, s.loading, s.state.mass, table);
+  const flight = flyRubber({ design, prep, f: s.f, loading: s.loading, mass: s.state.mass, table });
   const { torqueAt, ...motor } = rubberMotor(r);
   const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
   if (r.wound > 0.95)

@@ -13,18 +13,27 @@ import {
   type RubberData,
   type RubberFlight,
 } from '../power';
+import { contentKey } from '../numeric';
 import type { Prepared } from './prepare';
 
 type Put = (id: string, x: number, remark?: string) => void;
 
-/** The rubber flight of one state. @param other motor and flare in place of the design's, the mass follows the motor; `open` takes the roof off */
+/** One state of a rubber model, with what was learnt. */
+export interface RubberCase {
+  design: Design;
+  prep: Prepared;
+  f: Factors;
+  loading: Loading;
+  mass: number;
+  table: DragTable;
+}
+
+/**
+ * The rubber flight of one state.
+ * @param other motor and flare in place of the design's, the mass follows the motor; `open` takes the roof off
+ */
 export function flyRubber(
-  design: Design,
-  prep: Prepared,
-  f: Factors,
-  loading: Loading,
-  mass: number,
-  table: DragTable,
+  { design, prep, f, mass, table }: RubberCase,
   other: { motor?: RubberData; flare?: number; blades?: FlaringCurves; open?: boolean } = {},
 ): RubberFlight {
   const r = design.power.rubber!,
@@ -47,8 +56,8 @@ export function flyRubber(
 }
 
 /** Motor sizes of the whole design. */
-export function rubberDesignValues(design: Design, v: Record<string, number>): void {
-  const m = rubberMotor(design.power.rubber!);
+export function rubberDesignValues(design: Design, v: Record<string, number>, vigour: number): void {
+  const m = rubberMotor({ ...design.power.rubber!, vigour });
   v['rubberMass@all'] = m.mass;
   v['breakTurns@all'] = m.breakTurns;
   v['launchTurns@all'] = m.launchTurns;
@@ -72,38 +81,22 @@ export function hasRubber(design: Design, loading: Loading): boolean {
   return !item || !loading.absent?.includes(item.id);
 }
 
-/** The flight with and without the roof, flown once for the factors that bear on it. */
-function flights(
-  design: Design,
-  prep: Prepared,
-  f: Factors,
-  loading: Loading,
-  mass: number,
-  table: DragTable,
-): { flight: RubberFlight; free: RubberFlight } {
-  const key = [loading.id, mass, f.thrust, f.torque, f.dragArea, f.induced].join(' ');
+/** The flight with and without the roof, flown once for all that bears on it. */
+function flights(of: RubberCase, vigour: number): { flight: RubberFlight; free: RubberFlight } {
+  const { design, prep, f, loading, mass } = of,
+    motor = { ...design.power.rubber!, vigour };
+  const key = [loading.id, mass, prep.air.density, ...Object.values(f), contentKey(motor)].join(' ');
   const kept = prep.rubberFlights.get(key);
   if (kept) return kept;
-  const flight = flyRubber(design, prep, f, loading, mass, table),
-    made = {
-      flight,
-      free:
-        flight.touched !== null ? flyRubber(design, prep, f, loading, mass, table, { open: true }) : flight,
-    };
+  const flight = flyRubber(of, { motor }),
+    made = { flight, free: flight.touched !== null ? flyRubber(of, { motor, open: true }) : flight };
   prep.rubberFlights.set(key, made);
   return made;
 }
 
-export function rubberValues(
-  design: Design,
-  prep: Prepared,
-  f: Factors,
-  loading: Loading,
-  mass: number,
-  table: DragTable,
-  put: Put,
-): void {
-  const { flight, free } = flights(design, prep, f, loading, mass, table);
+/** @param vigour energy that the rubber gives back over the usual */
+export function rubberValues(of: RubberCase, put: Put, vigour: number): void {
+  const { flight, free } = flights(of, vigour);
   const short =
     flight.end === 'does not fly'
       ? 'It does not hold itself up: more torque, less weight or more wing.'

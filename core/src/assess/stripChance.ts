@@ -32,6 +32,7 @@ export function stripChances(brief: Brief, design: Design, entries: readonly Led
         inputs: inputsOf(def),
         warnings: [],
         shares: run.shares.map(() => 0),
+        inputShares: run.inputShares.map(() => 0),
       },
     ];
   });

@@ -46,3 +46,4 @@ export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
 export { PHASE_KINDS, coefficientsSchema, powerSchema } from './powerSchema';
 export type { Phase, Swap } from './powerSchema';
 export { upgradeDocument } from './upgrades';
+export { siteSpread } from './site';

@@ -36,6 +36,14 @@ const siteSchema = z.strictObject({
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
   rollingFriction: between(0, 0.6),
+  /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
+  spread: z
+    .strictObject({
+      wind: between(0, 10).optional(),
+      temperature: between(0, 20).optional(),
+      friction: between(0, 0.3).optional(),
+    })
+    .optional(),
 });
 
 export const requirementSchema = z

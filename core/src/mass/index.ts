@@ -3,6 +3,8 @@ export {
   cgPath,
   itemPoints,
   heaviestState,
+  massSteps,
+  weighedDesign,
   loadedState,
   massState,
   payloadPoints,

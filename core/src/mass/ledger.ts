@@ -210,6 +210,40 @@ export function loadedState(
   return massState([...itemPoints(design, use, growth, loading), ...payloadPoints(design, loading)]);
 }
 
+/**
+ * The design as it stood on the scale: every part of a state weighs its share of what was read, and all of it is shifted to
+ * the CG that was found. Payload keeps its own mass.
+ * @param mass all-up in that state [kg] @param cgX where it balanced [m], or null
+ */
+export function weighedDesign(design: Design, loadingId: string, mass: number, cgX: number | null): Design {
+  const loading = design.loadings.find((l) => l.id === loadingId);
+  if (!loading) return design;
+  const state = loadedState(design, loading, 'best', 1),
+    payload = loading.count * design.payload.unitMass,
+    share = (mass - payload) / (state.mass - payload);
+  if (!(share > 0 && Number.isFinite(share))) return design;
+  const own = new Map(state.points.map((p) => [p.id, p.mass]));
+  const items = design.items.map((i) => (own.has(i.id) ? { ...i, weighed: share * own.get(i.id)! } : i));
+  const there = { ...design, items };
+  if (cgX === null) return there;
+  const empty = mass - payload,
+    shift = ((cgX - loadedState(there, loading, 'best', 1).x) * mass) / empty;
+  return { ...there, items: items.map((i) => moved(i, there, shift)) };
+}
+
+/** An item set down elsewhere; what is placed by its surface becomes a plain mass there. */
+function moved(item: Item, design: Design, shift: number): Item {
+  const at = plannedItem(item, design);
+  return { ...item, planned: { kind: 'mass', mass: at.mass }, x: at.x + shift, z: at.z };
+}
+
+/** Steps of mass [kg] and CG [m] that are small and never nil: one spread of the state where it has one. */
+export function massSteps(s: MassState): { mass: number; x: number; z: number } {
+  const far = Math.max(...s.points.map((p) => Math.abs(p.x - s.x)), 1e-3);
+  const x = Math.max(s.sigmaX, 1e-3 * far);
+  return { mass: Math.max(s.sigmaMass, 1e-3 * s.mass, 1e-9), x, z: x };
+}
+
 /** The heaviest state that flies; the heaviest of all where only hover is asked. */
 export function heaviestState(design: Design, growth: number): MassState {
   const flying = design.loadings.filter((l) => !l.hover);

@@ -17,6 +17,7 @@ export interface RubberData {
   density: number;
   lubricated: boolean;
   breakTurns?: number;
+  /** energy given back over the usual; 1 where left out */ vigour?: number;
   wound: number;
   backedOff: number;
   winder: number;
@@ -64,7 +65,7 @@ export function rubberMotor(r: RubberData): RubberMotor {
   const area = r.strands * r.width * r.thickness,
     mass = r.density * area * r.length;
   const breakTurns = r.breakTurns ?? ((r.lubricated ? 1 : DRY_TURNS) * KAPPA * r.length) / Math.sqrt(area);
-  const fullEnergy = (r.lubricated ? 1 : DRY_ENERGY) * RUBBER_ENERGY * mass;
+  const fullEnergy = (r.vigour ?? 1) * (r.lubricated ? 1 : DRY_ENERGY) * RUBBER_ENERGY * mass;
   const mean = fullEnergy / (2 * Math.PI * breakTurns);
   const torqueAt = (turns: number) => {
     const t = Math.min(Math.max(turns / breakTurns, 0), 1);
@@ -90,7 +91,10 @@ export function rubberMotor(r: RubberData): RubberMotor {
   };
 }
 
-/** Rotation [rad/s] from turns and seconds: 60 (launch turns - turns left) / s in rpm. @throws DomainError when no time passed */
+/**
+ * Rotation [rad/s] from turns and seconds: 60 (launch turns - turns left) / s in rpm. @throws DomainError when no
+ * time passed
+ */
 export function meanRotation(launchTurns: number, turnsLeft: number, seconds: number): number {
   requirePositive('time', seconds, 's');
   return (2 * Math.PI * (launchTurns - turnsLeft)) / seconds;

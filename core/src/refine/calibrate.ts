@@ -5,9 +5,20 @@
  * Each measurement is held against the prediction for the version it was flown with. Model error beyond the
  * factors is allowed for by adding `MODEL_SHARE` of the value to the measurement's own sigma (common practice, no source).
  */
-import { FACTOR_IDS, FACTORS, type Brief, type Calibration, type Design, type Measurement } from '../design';
+import {
+  FACTOR_IDS,
+  FACTORS,
+  type Brief,
+  type Calibration,
+  type Design,
+  type DesignDocument,
+  type Measurement,
+  type TestBody,
+} from '../design';
 import { sensitivities, type StepCache } from '../assess';
 import { updateLinear } from '../numeric';
+import { weighedDesign } from '../mass';
+import { designOfTheDay } from '../trial';
 
 const MODEL_SHARE = 0.02;
 const ROUNDS = 3;
@@ -41,9 +52,43 @@ interface Row {
   key: string;
 }
 
-/** Conditions on the day replace the site of the brief, so that a windless prediction is not held against a windy run. */
+/** What a hand-held meter and a thermometer at the field are good for (common practice, no source). */
+const FIELD_WIND = 0.5,
+  FIELD_WIND_SHARE = 0.15,
+  FIELD_TEMPERATURE = 1.5;
+
+/** Conditions on the day, with their own spread, replace the site of the brief: they are never learnt. */
 export function briefOfTheDay(brief: Brief, temperature: number, wind: number): Brief {
-  return { ...brief, site: { ...brief.site, temperature, wind } };
+  const spread = {
+    ...brief.site.spread,
+    wind: Math.max(FIELD_WIND, FIELD_WIND_SHARE * wind),
+    temperature: FIELD_TEMPERATURE,
+  };
+  return { ...brief, site: { ...brief.site, temperature, wind, spread } };
+}
+
+/**
+ * Quantities that are themselves of the scale: they teach the growth of masses and are held against the list, not
+ * against that day's weight.
+ */
+const OF_THE_SCALE = new Set(['mass', 'cgX', 'cgChord', 'wingLoading', 'staticMargin']);
+
+/**
+ * What one test says of the version it was flown with: its air, its turns and, where it was weighed that day, its mass
+ * in place of the drawing's. A bench figure was brought to the site's own air before.
+ */
+export function observedOf(doc: Pick<DesignDocument, 'brief' | 'design'>, body: TestBody): Observed[] {
+  const { record, measurements, bench, card } = body;
+  if (bench) return [{ brief: doc.brief, design: doc.design, measurements }];
+  const brief = briefOfTheDay(doc.brief, record.temperature, record.wind),
+    design = designOfTheDay(doc.design, record);
+  if (record.mass === null) return [{ brief, design, measurements }];
+  const scale = measurements.filter((m) => OF_THE_SCALE.has(m.quantity)),
+    rest = measurements.filter((m) => !OF_THE_SCALE.has(m.quantity));
+  return [
+    { brief, design, measurements: scale },
+    { brief, design: weighedDesign(design, card.loading, record.mass, record.cgX), measurements: rest },
+  ].filter((o) => o.measurements.length > 0);
 }
 
 /**
@@ -78,7 +123,10 @@ export function calibrate(
       reason:
         'No measurement bears on a calibration factor yet: record a ground run, laps, charge used or a stall speed.',
     };
-  const sigma = rows.map((r) => Math.hypot(r.m.sigma, MODEL_SHARE * r.m.value));
+  // beside the reading and the model: masses not weighed that day, the day's own wind and air, what methods leave open
+  const sigma = rows.map((r) =>
+    Math.sqrt(r.m.sigma ** 2 + (MODEL_SHARE * r.m.value) ** 2 + first[r.group].beyond(r.key)),
+  );
   let at = prior.mean;
   let lin = first;
   let posterior = { mean: [...prior.mean], covariance: prior.covariance };

@@ -1,4 +1,4 @@
-export { calibrate, briefOfTheDay, OUTLIER_SIGMAS } from './calibrate';
+export { calibrate, briefOfTheDay, observedOf, OUTLIER_SIGMAS } from './calibrate';
 export type { CalibrationResult, FitRow, Observed } from './calibrate';
 export { adviseNext, applyFix, compareLedgers, effectOf } from './advice';
 export type { Advice, Effect } from './advice';

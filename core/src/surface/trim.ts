@@ -59,7 +59,10 @@ export function linearAero(
   return { sol, near, cmAlpha, neutralX: sol.refX - (cmAlpha / clAlpha) * sol.refChord };
 }
 
-/** Moment about a CG at cgX [m] with the controls in line: at no angle of attack, per rad of it, and per rad of pitch control. */
+/**
+ * Moment about a CG at cgX [m] with the controls in line: at no angle of attack, per rad of it, and per rad of
+ * pitch control.
+ */
 export function momentAbout(aero: LinearAero, cgX: number): { zero: number; slope: number; control: number } {
   const c = aero.sol.coefficients,
     arm = (cgX - aero.sol.refX) / aero.sol.refChord;
@@ -99,7 +102,8 @@ export function stripLift(sol: LatticeSolution, g: Float64Array): Float64Array {
 export interface LiftLimit {
   /** trimmed lift coefficient when the first strip reaches its section's limit */ clMax: number;
   alpha: number;
-  /** span fraction of the first strip */ eta: number;
+  /** span fraction of the first strip, and of its width */ eta: number;
+  width: number;
   /** local lift over section limit along the wing at that angle, root first */ ratios: () => {
     eta: number;
     ratio: number;
@@ -138,6 +142,7 @@ export function findLiftLimit(
     clMax,
     alpha: solveTrim(aero, clMax, cgX).alpha,
     eta: strips[first].y / end(strips[first].surface),
+    width: strips[first].width / end(strips[first].surface),
     ratios: () => {
       const half = end(strips.find((s) => s.role === 'wing')!.surface);
       return strips.flatMap((s, i) =>
