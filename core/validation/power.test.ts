@@ -14,10 +14,12 @@ describe('motor, controller, pack', () => {
     const voc = 4 * openCircuit(0.5);
     const vm =
       0.7 *
-      (voc -
-        source * (0.7 * o.motorCurrent + drive.avionics) -
-        (drive.escResistance + drive.wireResistance) * 0.7 * o.motorCurrent);
-    expect(o.omega).toBeCloseTo(drive.kv * (vm - o.motorCurrent * drive.motorResistance), 2);
+      (voc - source * (0.7 * o.motorCurrent + drive.avionics) - drive.wireResistance * 0.7 * o.motorCurrent);
+    // averaged buck converter: its switches carry the motor's current all the time, on or freewheeling (textbook; from memory)
+    expect(o.omega).toBeCloseTo(
+      drive.kv * (vm - o.motorCurrent * (drive.motorResistance + drive.escResistance)),
+      2,
+    );
     expect(o.torque).toBeCloseTo((o.motorCurrent - power.motor.noLoadCurrent) / drive.kv, 6);
   });
   it('a hand-solved case: stalled shaft draws V / (R + source) (Ohm)', () => {
@@ -29,6 +31,16 @@ describe('motor, controller, pack', () => {
     const o = operate(stiff, 1, 0);
     const R = stiff.motorResistance + stiff.packResistance + stiff.escResistance + stiff.wireResistance;
     expect(o.motorCurrent / ((4 * openCircuit(0.5)) / R)).toBeCloseTo(1, 1);
+  });
+  it('part throttle keeps its energy: the controller loses I^2 R of the motor’s current, not of duty times it', () => {
+    const o = operate(drive, 0.5, 6),
+      cable = 0.5 * o.motorCurrent;
+    const losses =
+      o.motorCurrent ** 2 * (drive.motorResistance + drive.escResistance) +
+      cable ** 2 * drive.wireResistance +
+      (power.motor.noLoadCurrent / drive.kv) * o.omega +
+      drive.avionics * o.voltage;
+    expect((o.shaftPower + losses) / o.power).toBeCloseTo(1, 3);
   });
   it('energy balance: pack power = shaft + copper + no-load + source losses + avionics', () => {
     const o = operate(drive, 1, 10);

@@ -233,8 +233,23 @@ describe('packs', () => {
     });
     expect(joinPacks(lipo, { ...lipo, chemistry: 'NiMH' }, 'series').status).toBe('unsafe');
   });
-  it('2.6 Ah at 30 C is about 7 milliohm a cell; cold doubles it from 25 C to 0 C (common practice, no source)', () => {
-    expect(estimateCellResistance(2600 * MAH, 30)).toBeCloseTo(0.007, 3);
+  it.each([
+    ['LiPo', 2200, 30, 4, 7],
+    ['LiPo', 5000, 50, 1.2, 2.5],
+    ['LiPo', 1300, 75, 3, 6],
+    ['LiPo', 500, 25, 14, 28],
+    ['Li-ion', 3000, 10, 14, 30],
+    ['LiFePO4', 2500, 30, 5, 10],
+    ['NiMH', 2000, 10, 3, 8],
+  ] as const)(
+    'a new %s cell of %d mAh at %d C reads %d to %d milliohm (bands of chargers and cell sheets, from memory)',
+    (chemistry, mah, c, lo, hi) => {
+      const milliohm = 1000 * estimateCellResistance(mah * MAH, c, chemistry);
+      expect(milliohm).toBeGreaterThan(lo);
+      expect(milliohm).toBeLessThan(hi);
+    },
+  );
+  it('cold doubles a cell’s resistance from 25 C to 0 C (common practice, no source)', () => {
     expect(packWear(273.15).resistance / packWear(298.15).resistance).toBeCloseTo(2, 1);
   });
   it('discharge: energy given is the integral of volts times current, charge drawn the usable charge', () => {

@@ -60,7 +60,7 @@ function Cell({ watched }: { watched: string }) {
           {' '}
           {v.unit}
           {def && marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma)
-            ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}`
+            ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units, marks.predicted.value)}`
             : ''}
         </span>
       </div>

@@ -30,7 +30,7 @@ export function Reading({ id, state, name }: { id: string; state?: string; name?
             {' '}
             {shown.unit}
             {marks.predicted && spreadMatters(marks.predicted.value, marks.predicted.sigma)
-              ? ` ±${formatSpread(marks.predicted.sigma, kindAt(def.kind, marks.predicted.value), units)}`
+              ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units, marks.predicted.value)}`
               : ''}
           </span>
         </span>

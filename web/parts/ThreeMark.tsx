@@ -45,11 +45,11 @@ export function describeMarks(name: string, m: Marks, kind: KindName, system: Un
   if (m.asked?.max != null) parts.push(`asked at most ${formatQuantity(m.asked.max, kind, system)}`);
   if (m.predicted)
     parts.push(
-      `predicted ${formatQuantity(m.predicted.value, kind, system)} plus or minus ${formatSpread(m.predicted.sigma, kind, system)}`,
+      `predicted ${formatQuantity(m.predicted.value, kind, system)} plus or minus ${formatSpread(m.predicted.sigma, kind, system, m.predicted.value)}`,
     );
   if (m.measured)
     parts.push(
-      `measured ${formatQuantity(m.measured.value, kind, system)} plus or minus ${formatSpread(m.measured.sigma, kind, system)}`,
+      `measured ${formatQuantity(m.measured.value, kind, system)} plus or minus ${formatSpread(m.measured.sigma, kind, system, m.measured.value)}`,
     );
   return parts.join(', ');
 }

@@ -86,7 +86,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
           {entry && spreadMatters(entry.value, entry.sigma) && (
             <span className="dim" style={{ fontSize: '0.9rem' }}>
               {' '}
-              ± {formatSpread(entry.sigma, def.kind, units)}
+              ± {formatSpread(entry.sigma, def.kind, units, entry.value)}
             </span>
           )}
         </div>

@@ -138,12 +138,12 @@ function ThreeColumns() {
                 <td className="num">{askedText(marks.asked, def.kind, units)}</td>
                 <td className="num">
                   {marks.predicted
-                    ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units)}` : ''}`
+                    ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units, marks.predicted.value)}` : ''}`
                     : ''}
                 </td>
                 <td className="num" style={{ color: 'var(--measured)' }}>
                   {marks.measured
-                    ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units)}`
+                    ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units, marks.measured.value)}`
                     : ''}
                 </td>
                 <td>
@@ -647,7 +647,7 @@ function Comparison() {
                         .map((s) => (
                           <div key={s.path}>
                             {s.delta > 0 ? '+' : '−'}
-                            {formatSpread(Math.abs(s.delta), d.kind, units)} from{' '}
+                            {formatSpread(Math.abs(s.delta), d.kind, units, r.after)} from{' '}
                             {s.path === 'calibration'
                               ? 'what the tests taught'
                               : `${pathName(s.path)} (${s.change.path.split('.').at(-1)} ${valueName(s.change.path, s.change.before, units)} → ${valueName(s.change.path, s.change.after, units)})`}

@@ -693,7 +693,7 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
             <div style={{ display: 'flex', gap: 8 }}>
               <b style={{ fontWeight: 600 }}>{def.name}</b>
               <span className="num" style={{ marginLeft: 'auto', color: 'var(--measured)' }}>
-                {formatQuantity(m.value, def.kind, units)} ±{formatSpread(m.sigma, def.kind, units)}
+                {formatQuantity(m.value, def.kind, units)} ±{formatSpread(m.sigma, def.kind, units, m.value)}
               </span>
             </div>
             <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />

@@ -3,6 +3,7 @@
  * claims that must agree with one another. Questions only, never a block. Ranges are common practice, no source.
  */
 import type { Design } from '../design';
+import { gramsText, scaleResolution } from '../mass';
 import { formatQuantity, type KindName } from '../units';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
@@ -97,7 +98,8 @@ function sumChecks(design: Design, ledger: Ledger): Finding[] {
     const e = entryOf(ledger, 'mass', w.loading);
     if (!e) return [];
     const off = w.mass - e.value;
-    if (Math.abs(off) <= Math.max(0.004 * w.mass, 0.0005)) return [];
+    const step = scaleResolution(design, w.mass);
+    if (Math.abs(off) <= Math.max(0.004 * w.mass, 0.5 * step)) return [];
     const name = design.loadings.find((l) => l.id === w.loading)?.name ?? w.loading;
     return [
       {
@@ -105,7 +107,7 @@ function sumChecks(design: Design, ledger: Ledger): Finding[] {
         severity: 'look' as const,
         state: w.loading,
         fix: null,
-        sentence: `The parts add up to ${(e.value * 1000).toFixed(0)} g in ${name}, the scale says ${(w.mass * 1000).toFixed(0)} g: ${Math.abs(off * 1000).toFixed(0)} g ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.`,
+        sentence: `The parts add up to ${gramsText(e.value, step)} in ${name}, the scale says ${gramsText(w.mass, step)}: ${gramsText(Math.abs(off), step)} ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.`,
       },
     ];
   });

@@ -124,6 +124,8 @@ export const limitsSchema = z.strictObject({
   longestPiece: above(20).nullable(),
   printer: z.strictObject({ length: above(3), width: above(3), height: above(3) }).nullable(),
   sheet: z.strictObject({ length: above(5), width: above(5) }).nullable(),
+  /** what the builder's scale reads to [kg]; a two-hundredth of the mass and at most 1 g where left out */ scale:
+    above(0.1).optional(),
 });
 
 /** A model whose proportions are known. Lengths in m, areas in m2; null where not known. */

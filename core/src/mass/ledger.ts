@@ -80,7 +80,8 @@ function spanSquare(surface: Design['surfaces'][number]): number {
 
 /**
  * Inertia of an item about its own centre: surfaces spread over their span, boxes over their sides, structure that
- * is neither over the length of the body, as a rod, what is in the wing at the middle of each half (common practice).
+ * is neither over the body as a shell, what is in the wing at the middle of each half, the rest as a cube of its group's
+ * density (common practice): a mass typed at y = z = 0 still has a roll inertia.
  */
 function ownInertia(item: Item, mass: number, design: Design): PointMass['own'] {
   const planned = item.planned;
@@ -105,10 +106,29 @@ function ownInertia(item: Item, mass: number, design: Design): PointMass['own'] 
     return { ixx: k, iyy: 0, izz: k };
   }
   if (item.group === 'structure') {
-    const k = (mass * bodyFacts(design.body).length ** 2) / 12;
-    return { ixx: 0, iyy: k, izz: k };
+    // a thin shell of elliptic section, as long as the body: (w^2 + h^2)/8 about its axis
+    const b = bodyFacts(design.body),
+      k = (mass * b.length ** 2) / 12;
+    return { ixx: (mass * (b.width ** 2 + b.height ** 2)) / 8, iyy: k, izz: k };
   }
-  return { ixx: 0, iyy: 0, izz: 0 };
+  return lump(mass, PACKED[item.group]);
+}
+
+/** Mass over the room it takes [kg/m3], for items without a size of their own. Common practice, no source. */
+const PACKED: Readonly<Record<Item['group'], number>> = {
+  structure: 150,
+  propulsion: 3000,
+  battery: 1900,
+  electronics: 1200,
+  gear: 800,
+  other: 500,
+};
+const PAYLOAD_PACKED = 900;
+
+/** A cube of that density: m a^2 / 6 about each axis. */
+function lump(mass: number, density: number): { ixx: number; iyy: number; izz: number } {
+  const k = (mass * (mass / density) ** (2 / 3)) / 6;
+  return { ixx: k, iyy: k, izz: k };
 }
 
 /**
@@ -170,6 +190,7 @@ export function payloadPoints(design: Design, loading: Pick<Loading, 'count' | '
       z: p.z,
       inWing: false,
       sigma: 0.01 * p.unitMass,
+      own: lump(p.unitMass, PAYLOAD_PACKED),
     };
   });
 }

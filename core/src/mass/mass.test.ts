@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
-import { loadedState, massState, payloadPoints, placeForCg, solveBalance } from './index';
+import { loadedState, massState, payloadPoints, placeForCg, solveBalance, weighedDesign } from './index';
 
 const { design } = bitternDocument();
 const ferry = design.loadings[0];
@@ -67,5 +67,68 @@ describe('where must it go', () => {
     const ballast = solveBalance(design, { forward: cg - 0.12, aft: cg - 0.06 });
     expect(ballast.status === 'ballast' && ballast.ballast.place).toBe('nose');
     expect(solveBalance(design, { forward: cg, aft: cg + 1e-5 }).status).toBe('conflict');
+  });
+});
+
+describe('inertia of masses typed on the middle line', () => {
+  const base = bitternDocument().design;
+  const typed = (items: { mass: number; group: (typeof base.items)[number]['group'] }[]) => ({
+    ...base,
+    items: items.map((t, k) => ({
+      ...base.items[0],
+      id: `typed-${k}`,
+      group: t.group,
+      planned: { kind: 'mass' as const, mass: t.mass },
+      weighed: null,
+      inWing: false,
+      box: undefined,
+      x: 0.3,
+      y: 0,
+      z: 0,
+    })),
+  });
+  it('has a roll inertia, so that Stability and the stall map do not vanish ("not square and finite")', () => {
+    for (const group of ['structure', 'propulsion', 'battery', 'electronics', 'gear', 'other'] as const) {
+      const s = loadedState(typed([{ mass: 0.5, group }]), { count: 0 }, 'best', 1);
+      expect(s.ixx, group).toBeGreaterThan(1e-6);
+      expect(s.iyy, group).toBeGreaterThan(1e-6);
+    }
+  });
+  it('a box of its own stands over the default, a battery of 0.5 kg is a cube of 64 mm: m a^2 / 6', () => {
+    const plain = loadedState(typed([{ mass: 0.5, group: 'battery' }]), { count: 0 }, 'best', 1);
+    expect(plain.ixx).toBeCloseTo((0.5 * (0.5 / 1900) ** (2 / 3)) / 6, 9);
+    const d = typed([{ mass: 0.5, group: 'battery' }]);
+    const boxed = loadedState(
+      { ...d, items: [{ ...d.items[0], box: { length: 0.2, width: 0.04, height: 0.03 } }] },
+      { count: 0 },
+      'best',
+      1,
+    );
+    expect(boxed.ixx).toBeCloseTo((0.5 * (0.04 ** 2 + 0.03 ** 2)) / 12, 9);
+  });
+  it('a quarter turn of a state about the nose leaves mass and changes only the axes of inertia (law)', () => {
+    const s = loadedState(base, base.loadings[3], 'best', 1);
+    const swapped = massState(
+      s.points.map((p) => ({
+        ...p,
+        x: p.y,
+        y: p.x,
+        own: p.own && { ixx: p.own.iyy, iyy: p.own.ixx, izz: p.own.izz },
+      })),
+    );
+    expect(swapped.ixx).toBeCloseTo(s.iyy, 9);
+    expect(swapped.izz).toBeCloseTo(s.izz, 9);
+  });
+  it('weighed as it stood: the state has that mass and that CG, and what was not weighed keeps its share', () => {
+    const w = weighedDesign(base, 'tubes-8', 3.05, 0.402),
+      s = loadedState(
+        w,
+        base.loadings.find((l) => l.id === 'tubes-8')!,
+        'best',
+        1.2,
+      );
+    expect(s.mass).toBeCloseTo(3.05, 9);
+    expect(s.x).toBeCloseTo(0.402, 9);
+    expect(s.sigmaMass).toBeLessThan(0.01);
   });
 });

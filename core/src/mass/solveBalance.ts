@@ -5,6 +5,7 @@
  */
 import type { Design, Item } from '../design';
 import { loadedState, type MassState } from './ledger';
+import { ballastStep, gramsText, scaleResolution } from './resolution';
 
 export interface Move {
   item: string;
@@ -116,16 +117,20 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
   const x = need < 0 ? design.body[0].x + 0.02 : design.body[design.body.length - 1].x - 0.02;
   // ballast shifts the moment about the limit it works towards; the state that needs most decides
   const side = need < 0 ? limits.aft : limits.forward;
-  const mass = Math.abs(need / (x - side));
+  const mass = Math.abs(need / (x - side)),
+    resolution = scaleResolution(design, states[0].mass);
   return {
     status: 'ballast',
     moves,
     ballast: { mass, x, place },
-    sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${(mass * 1000).toFixed(mass < 0.01 ? 2 : 0)} g of ballast in the ${place}.`,
+    sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${gramsText(ballastStep(mass, resolution), resolution)} of ballast in the ${place}.`,
   };
 }
 
-/** A proposal as changes of the design: places to half a millimetre, boxes turned, ballast as an item that grows when it is there already. */
+/**
+ * A proposal as changes of the design: places to half a millimetre, boxes turned, ballast as an item that grows
+ * when it is there already.
+ */
 export function changesOf(design: Design, proposal: BalanceProposal): { path: string; value: unknown }[] {
   const changes: { path: string; value: unknown }[] = [];
   for (const m of proposal.moves) {
@@ -139,11 +144,12 @@ export function changesOf(design: Design, proposal: BalanceProposal): { path: st
   const id = `ballast-${b.place}`,
     was = design.items.find((i) => i.id === id);
   const mass = b.mass + (was ? (was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0)) : 0);
+  const all = loadedState(design, { count: 0 }, 'best', 1).mass;
   const item: Item = {
     id,
     name: `Ballast, ${b.place}`,
     group: 'other',
-    planned: { kind: 'mass', mass: Math.ceil(mass * 1000) / 1000 },
+    planned: { kind: 'mass', mass: ballastStep(mass, scaleResolution(design, all)) },
     basis: 'calculated',
     spread: 0.02,
     weighed: null,
@@ -178,7 +184,10 @@ export function placeForCg(
   return point.x + ((cgX - state.x) * state.mass) / point.mass;
 }
 
-/** Mass that one item must have, where it sits, for the CG to come to `cgX`; null when it sits there itself or would weigh nothing. */
+/**
+ * Mass that one item must have, where it sits, for the CG to come to `cgX`; null when it sits there itself or
+ * would weigh nothing.
+ */
 export function massForCg(
   design: Design,
   itemId: string,

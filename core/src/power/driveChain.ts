@@ -1,4 +1,7 @@
-/** The drive as it is wired, link by link: what goes in, what is lost, how near each limit is, and which link is the weakest and why. */
+/**
+ * The drive as it is wired, link by link: what goes in, what is lost, how near each limit is, and which link is
+ * the weakest and why.
+ */
 import { timeToLimit } from './discharge';
 import { motorLoss, operate, packVolts, streamSpeed, type Drive, type OperatingPoint } from './electric';
 import { COPPER, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent } from './motor';
@@ -74,7 +77,7 @@ export function driveChain(
   const voc = packVolts(d, soc),
     packIn = voc * o.current;
   const copperLoss = motorLoss(d, o);
-  const esc = N * cable * cable * d.escResistance,
+  const esc = N * Im * Im * d.escResistance,
     wire = N * cable * cable * d.wireResistance;
   const toMotors = o.power - d.avionics * o.voltage;
   const shaft = N * (o.torque * o.omega),

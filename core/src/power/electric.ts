@@ -148,8 +148,13 @@ function pointAt(
   };
 }
 
-/** Ohms that one motor's current meets ahead of the motor, by duty: shared pack as all motors together. */
-const sourceOf = (d: Drive) => d.count * d.packResistance + d.escResistance + d.wireResistance;
+/**
+ * Ohms on the pack's side of the controller, which carry duty times one motor's current: shared pack as all motors
+ * together.
+ */
+const sourceOf = (d: Drive) => d.count * d.packResistance + d.wireResistance;
+/** Ohms that carry the motor's own current at any duty: its winding, and the controller's switches, on or freewheeling. */
+const motorSide = (d: Drive) => d.motorResistance + d.escResistance;
 
 /** Operating point at a duty (throttle), airspeed [m/s] and state of charge; `volts` replaces the pack's open-circuit volts. */
 export function operate(
@@ -164,7 +169,7 @@ export function operate(
     kv = shaftKv(d),
     free = duty * (voc - d.avionics * d.packResistance);
   const currentAt = (omega: number) =>
-    Math.max(0, (free - omega / kv) / (d.motorResistance + duty * duty * source));
+    Math.max(0, (free - omega / kv) / (motorSide(d) + duty * duty * source));
   // current does not flow backward through a controller that coasts: past the free speed the propeller windmills
   const excess = (omega: number) =>
     ((currentAt(omega) - noLoad(d, omega)) / kv) * d.gearEfficiency - driveLoad(d, omega, speed).torque;
@@ -198,8 +203,8 @@ export function operateForThrust(d: Drive, thrust: number, speed: number, soc = 
     0,
     (driveLoad(d, omega, speed).torque * kv) / d.gearEfficiency + noLoad(d, omega),
   );
-  const vm = omega / kv + motorCurrent * d.motorResistance;
-  // d (Voc - a R_pack) - d^2 I (N R_pack + R_c) = Vm
+  const vm = omega / kv + motorCurrent * motorSide(d);
+  // d (Voc - a R_pack) - d^2 I (N R_pack + R_wire) = Vm
   const a = motorCurrent * sourceOf(d),
     b = voc - d.avionics * d.packResistance;
   const disc = b * b - 4 * a * vm;

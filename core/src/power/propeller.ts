@@ -47,7 +47,7 @@ export interface PropellerCurve {
 
 /** p/D the blade elements were compared at; outside, the caller is warned. */
 export const PITCH_RATIO_RANGE = [0.35, 1.1] as const;
-const TIP_SPEEDS = [45, 160] as const;
+const TIP_SPEEDS = [12, 45, 160] as const;
 const COUNT = 22;
 
 /** The blades of a size. @throws DomainError `unknown-name` */

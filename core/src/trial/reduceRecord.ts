@@ -1,4 +1,7 @@
-/** A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger (common practice, no source). */
+/**
+ * A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger
+ * (common practice, no source).
+ */
 import type { Measurement, TestBody } from '../design';
 import { reduceLog } from './reduceLog';
 import { reduceRubber } from './rubberLog';
@@ -34,7 +37,14 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
     r.chargeBefore > r.chargeAfter
   ) {
     const amps = (r.chargeBefore - r.chargeAfter) / r.duration;
-    add('lapCurrent', amps, 0.08 * amps, 'charge used over motor time; includes take-off and turns');
+    out.push({
+      quantity: 'lapCurrent',
+      state: card.loading,
+      value: amps,
+      sigma: 0.08 * amps,
+      from: 'charge used over motor time: the mean of take-off, climb and turns, not the current on the straights at lap throttle; kept out of the fit',
+      setAside: true,
+    });
   }
   if (r.rubber) out.push(...reduceRubber(r.rubber, card.loading));
   return out;

@@ -4,7 +4,10 @@ import { effectivePitch, meanRotation, rubberMotor } from '../power';
 
 type RubberRecord = NonNullable<TestBody['record']['rubber']>;
 
-/** Measurements of one flight. Uncertainties: a stopwatch and a thumb, a balloon's height, a counter that slips (common practice, no source). */
+/**
+ * Measurements of one flight. Uncertainties: a stopwatch and a thumb, a balloon's height, a counter that slips
+ * (common practice, no source).
+ */
 export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   const out: Measurement[] = [];
   const add = (quantity: string, value: number, sigma: number, from: string) =>
@@ -67,7 +70,7 @@ export interface RubberFlightLine {
   torque: number | null;
   seconds: number;
   omega: number | null;
-  /** that the blade had to have for the advance of the first flight [m] */ pitch: number | null;
+  /** that the blade had to have for the advance of the first clean flight [m] */ pitch: number | null;
   height: number | null;
   clean: boolean;
 }
@@ -88,7 +91,9 @@ export function rubberSeason(
     r.turnsLeft !== null && r.launchTurns > r.turnsLeft
       ? meanRotation(r.launchTurns, r.turnsLeft, r.seconds)
       : null;
-  const base = flown.map((f) => (f.r.clean ? rotation(f.r) : null)).find((w) => w !== null) ?? null;
+  // the first clean flight: its own pitch and rotation make the advance that all are held against
+  const first = flown.find((f) => f.r.clean && rotation(f.r) !== null)?.r,
+    base = first ? { pitch: first.pitch ?? pitch, omega: rotation(first)! } : null;
   return flown.map(({ id, body, r }) => {
     const omega = rotation(r);
     return {
@@ -101,7 +106,7 @@ export function rubberSeason(
       torque: r.launchTorque,
       seconds: r.seconds,
       omega,
-      pitch: omega !== null && base !== null ? effectivePitch(r.pitch ?? pitch, base, omega) : null,
+      pitch: omega !== null && base !== null ? effectivePitch(base.pitch, base.omega, omega) : null,
       height: r.height,
       clean: r.clean,
     };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bitternDocument } from '../demo';
+import { bitternDocument, bitternProject } from '../demo';
 import { assess } from '../assess';
 import type { LogRow, TestBody } from '../design';
 import {
@@ -10,6 +10,7 @@ import {
   measurementsOf,
   reduceLog,
   reduceRecord,
+  rubberSeason,
   stopLine,
 } from './index';
 
@@ -146,7 +147,10 @@ describe('records', () => {
     );
     expect(m.find((x) => x.quantity === 'lapTime')).toMatchObject({ value: 27, state: 'tubes-6' });
     expect(m.find((x) => x.quantity === 'lapTime')!.sigma).toBeCloseTo(1 / Math.sqrt(3), 6);
-    expect(m.find((x) => x.quantity === 'lapCurrent')!.value).toBeCloseTo(6, 9);
+    const mean = m.find((x) => x.quantity === 'lapCurrent')!;
+    expect(mean.value).toBeCloseTo(6, 9);
+    // a mean over take-off, climb and turns is not the current on the straights
+    expect(mean.setAside).toBe(true);
   });
   it('nothing typed, nothing measured; charge that rose is not used', () => {
     expect(reduceRecord(body({}))).toEqual([]);
@@ -205,4 +209,56 @@ describe('stop line', () => {
         .map((c) => c.text)
         .join(' '),
     ).toMatch(/rules.*People.*Pack.*Propeller/s));
+});
+
+describe('one advance for the season', () => {
+  const base = bitternProject().tests[0].body;
+  const flight = (
+    id: string,
+    date: string,
+    pitch: number | null,
+    launchTurns: number,
+    left: number,
+    s: number,
+  ) => ({
+    id,
+    body: {
+      ...base,
+      record: {
+        ...base.record,
+        flown: true,
+        date,
+        rubber: {
+          launchTurns,
+          turnsLeft: left,
+          launchTorque: null,
+          seconds: s,
+          height: null,
+          motorLength: null,
+          pitch,
+          clean: true,
+        },
+      },
+    },
+  });
+  const INCH = 0.0254;
+  it('24 in at 157.5 rpm flown at 150 rpm is 25.2 in, whatever the second flight was set to', () => {
+    for (const set of [24, 20, 28]) {
+      const [, second] = rubberSeason(
+        [
+          flight('a', '2026-01-01', 24 * INCH, 1400, 560, 320),
+          flight('b', '2026-01-02', set * INCH, 1400, 650, 300),
+        ],
+        24 * INCH,
+      );
+      expect(second.pitch! / INCH).toBeCloseTo(25.2, 6);
+    }
+  });
+  it('set to 450 mm but flown like 484: 480 mm at 157.5 rpm against 156.1 rpm (worked by hand)', () => {
+    const [, second] = rubberSeason(
+      [flight('a', '2026-01-01', 0.48, 1400, 560, 320), flight('b', '2026-01-02', 0.45, 1500, 610, 342)],
+      0.48,
+    );
+    expect(second.pitch! * 1000).toBeCloseTo(484, 0);
+  });
 });

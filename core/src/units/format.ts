@@ -41,9 +41,12 @@ export function formatQuantity(si: number, asked: KindName, system: UnitSystem, 
       : `${value} ${label}`;
 }
 
-/** A spread (uncertainty, difference): scaled but not shifted, two figures. */
-export function formatSpread(si: number, kind: KindName, system: UnitSystem): string {
-  const unit = shownUnit(kind, system);
+/**
+ * A spread (uncertainty, difference): scaled but not shifted, two figures, in the unit its value is shown in.
+ * @param beside the value it stands beside [SI]: `12.0 g ± 2.0`, not `± 0.0020`
+ */
+export function formatSpread(si: number, kind: KindName, system: UnitSystem, beside: number): string {
+  const unit = shownUnit(kindAt(kind, beside), system);
   const x = toShown(si, unit) - toShown(0, unit);
   return formatNumber(x, 2);
 }

@@ -6,6 +6,7 @@ import {
   formatForEditing,
   formatNumber,
   formatQuantity,
+  formatSpread,
   parseQuantity,
   spreadMatters,
   type KindName,
@@ -95,5 +96,14 @@ describe('format', () => {
   it('a spread under a two-thousandth is not worth showing', () => {
     expect(spreadMatters(400, 0.06)).toBe(false);
     expect(spreadMatters(400, 3)).toBe(true);
+  });
+});
+
+describe('a spread stands in the unit of its value', () => {
+  it('an all-up mass of 12 g is ± 2.0 g, not ± 0.0020 (the unit was chosen by the spread’s own kind)', () => {
+    const si = 'metric';
+    expect(formatQuantity(0.012, 'allUpMass', si)).toBe('12.0 g');
+    expect(formatSpread(0.002, 'allUpMass', si, 0.012)).toBe('2.0');
+    expect(formatSpread(0.02, 'allUpMass', si, 2.4)).toBe('0.020');
   });
 });

@@ -4,7 +4,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { BASES, type Item } from '@skiametra/core/design';
-import { cgFromScales, loadedState, plannedItem } from '@skiametra/core/mass';
+import { cgFromScales, loadedState, scaleResolution, plannedItem } from '@skiametra/core/mass';
 import { formatQuantity, formatValue, shownUnit } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField } from '../../parts/QuantityField';
 import { SheetTable, freshId } from '../../parts/SheetTable';
@@ -98,8 +98,8 @@ export function MassLedger() {
         Mass ledger{' '}
         <span className="right">
           <label className="dim" style={{ fontSize: '0.75rem' }}>
-            <input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups and
-            heights
+            <input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups,
+            sides, heights
           </label>
         </span>
       </h2>
@@ -191,10 +191,22 @@ export function MassLedger() {
           ...(more
             ? [
                 {
+                  key: 'y',
+                  label: 'y',
+                  cell: { type: 'quantity' as const, kind: 'length' as const },
+                  width: 60,
+                },
+                {
                   key: 'z',
                   label: 'z',
                   cell: { type: 'quantity' as const, kind: 'length' as const },
                   width: 60,
+                },
+                {
+                  key: 'inWing',
+                  label: 'In wing',
+                  cell: { type: 'shown' as const, render: (_: unknown, i: number) => <InWing index={i} /> },
+                  width: 50,
                 },
               ]
             : []),
@@ -208,7 +220,7 @@ export function MassLedger() {
             {more && <td />}
             <td />
             <td className="num">{formatValue(best, 'mass', units)}</td>
-            <td className="num" colSpan={more ? 4 : 3}>
+            <td className="num" colSpan={more ? 6 : 3}>
               {plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}
             </td>
           </tr>
@@ -218,6 +230,22 @@ export function MassLedger() {
       {items.some((i) => i.movable) && <Ranges />}
       <Scale />
     </section>
+  );
+}
+
+/** Half of it in each wing: it relieves the spar and counts in roll. */
+function InWing({ index }: { index: number }) {
+  const item = useWorkspace((w) => w.content.document.design.items[index]);
+  const edit = useWorkspace((w) => w.edit);
+  if (!item) return null;
+  return (
+    <input
+      type="checkbox"
+      aria-label={`${item.name} lies in the wing`}
+      title="Half of it in each wing: relieves the spar, counts in roll"
+      checked={item.inWing}
+      onChange={(e) => edit({ type: 'set', path: `${D}.items.${index}.inWing`, value: e.target.checked })}
+    />
   );
 }
 
@@ -245,6 +273,27 @@ function Ranges() {
   );
 }
 
+/** What the builder's scale reads to: figures and ballast follow it. */
+function Resolution({ mass }: { mass: number }) {
+  const design = useWorkspace((w) => w.content.document.design);
+  const edit = useWorkspace((w) => w.edit);
+  const none = { longestPiece: null, printer: null, sheet: null };
+  return (
+    <div style={{ maxWidth: 200 }}>
+      <QuantityField
+        label="It reads to"
+        value={scaleResolution(design, mass)}
+        kind="mass"
+        onCommit={(si) =>
+          si > 0
+            ? edit({ type: 'set', path: `${D}.limits`, value: { ...none, ...design.limits, scale: si } })
+            : 'must be above zero'
+        }
+      />
+    </div>
+  );
+}
+
 function Scale() {
   const scale = useWorkspace((w) => w.content.document.design.scale);
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
@@ -252,6 +301,7 @@ function Scale() {
   return (
     <div style={{ marginTop: 12 }}>
       <h2 className="head">The whole aircraft on the scale</h2>
+      <Resolution mass={mass ?? 1} />
       {scale.length === 0 && (
         <p className="dim" style={{ margin: '0 0 4px' }}>
           Weigh it once whole: the sum of the parts is held against it.

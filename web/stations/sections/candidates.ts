@@ -27,13 +27,14 @@ const FAMILIES: readonly Candidate[] = [
   five('23112', ', reflexed'),
   {
     id: 'family:flat',
-    name: 'Flat-bottomed 11.7 %',
+    name: 'Flat-bottomed 11.8 %',
     origin: 'family',
     section: {
       shape: {
         kind: 'classShape',
         upper: [0.18, 0.27, 0.22, 0.25, 0.21, 0.24],
-        lower: [-0.16, -0.06, -0.01, 0.02, 0.045, 0.06],
+        // straight from 28 % of the chord to the trailing edge
+        lower: [-0.1598, -0.0489, -0.0687, -0.0454, -0.045, -0.0399],
       },
     },
   },

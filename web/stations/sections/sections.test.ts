@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { sectionWork } from '@skiametra/core/assess';
 import { bitternDocument } from '@skiametra/core/demo';
+import { contourFacts, flatGap } from '@skiametra/core/section';
 import { specKey } from '../../workers/specKey';
 import { candidatesOf } from './candidates';
 import { outlineOf } from './useShelf';
@@ -14,6 +15,13 @@ describe('the shelf', () => {
     expect(list.filter((c) => c.name === 'NACA 4412')).toHaveLength(1);
     expect(new Set(list.map((c) => c.id)).size).toBe(list.length);
     for (const c of list) expect(outlineOf(c.section), c.name).toHaveProperty('outline');
+  });
+  it('the flat-bottomed one is flat and passes its own filter, and is as thick as its name says', () => {
+    const flat = candidatesOf(sections).find((c) => c.id === 'family:flat')!,
+      drawn = outlineOf(flat.section);
+    if (!('outline' in drawn)) throw new Error('not drawn');
+    expect(flatGap(drawn.outline)).toBeLessThan(0.001);
+    expect(100 * contourFacts(drawn.outline).thickness).toBeCloseTo(Number(/[\d.]+/.exec(flat.name)![0]), 1);
   });
   it('a section that cannot be drawn says why', () =>
     expect(outlineOf({ shape: { kind: 'naca4', digits: '4400' } })).toEqual({
