@@ -8,15 +8,19 @@ import {
   faces,
   FREE,
   inviscidAt,
+  isSharp,
   marchLayer,
+  modelPolar,
   naca4,
   naca4Modified,
   naca5,
   platePolar,
   polarOfPrepared,
   prepareContour,
+  sectionModel,
   solveInviscid,
   stepped,
+  subcriticalPolar,
   thinAirfoil,
   withFlap,
 } from '../src/section';
@@ -443,5 +447,39 @@ describe('imported coordinates', () => {
       -3 * DEG,
     ).cl;
     expect(up + down).toBeCloseTo(0, 2);
+  });
+});
+
+describe('below a Reynolds number of 30 000 (rounded sections were given the law of a plate: 1.39 for 9 % at 1e4, 0.82 at 3e4)', () => {
+  const quick = { step: 1.5 * DEG };
+  const at = (digits: string, re: number) =>
+    modelPolar(sectionModel({ kind: 'naca4', digits }, null, 100), re, quick);
+  it.each(['0009', '2412', '4409', '6409'])(
+    'NACA %s at 1e4 and 2e4: largest lift 0.5 to 0.9, laminar and separated (low-turbulence tests, from memory), marked low',
+    (digits) => {
+      for (const re of [1e4, 2e4]) {
+        const p = at(digits, re);
+        expect(p.clMax, `at ${re}`).toBeGreaterThan(0.5);
+        expect(p.clMax, `at ${re}`).toBeLessThan(0.9);
+        expect(p.confidence).toBe('low');
+        expect(Math.min(...p.attachedCd)).toBeGreaterThan(0.02);
+        expect(Math.min(...p.attachedCd)).toBeLessThan(0.07);
+      }
+    },
+    30_000,
+  );
+  it('no cliff upward: largest lift at 1e4 is never above that at 5e4', () => {
+    for (const digits of ['2412', '4409', '6409'])
+      expect(at(digits, 1e4).clMax).toBeLessThan(at(digits, 5e4).clMax);
+  }, 30_000);
+  it('sharp sections under 5 % keep the law of the plate, rounded ones of any thickness do not', () => {
+    expect(isSharp(naca4Modified('0004', 0, 4))).toBe(true);
+    expect(isSharp(naca4('0004'))).toBe(false);
+    expect(isSharp(naca4('4409'))).toBe(false);
+  });
+  it('where no flow is found the subcritical law stands in: 0.6 to 0.9 by camber', () => {
+    const p = subcriticalPolar(naca4('4409'), 2e4);
+    expect(p.clMax).toBeCloseTo(0.72, 2);
+    expect(subcriticalPolar(naca4('9409'), 2e4).clMax).toBeLessThanOrEqual(0.9);
   });
 });

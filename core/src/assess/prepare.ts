@@ -81,8 +81,28 @@ export interface Prepared {
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
 export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
-/** Below those, for sheets and films only: they cost nothing and indoor models live there. */
+/** Below those for sheets and films, which cost nothing; */
 const SHEET_REYNOLDS = [5e3, 1e4, 2e4];
+/** for outlines where the aircraft flies there: rubber and indoor models, small tails of slow ones. */
+const SLOW_REYNOLDS = [1e4, 2e4];
+
+/**
+ * Does the smallest chord meet less than the least computed Reynolds number near the stall? In the standard air,
+ * so that a warm day asks for no new polars.
+ */
+function fliesSlow(design: Design): boolean {
+  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!),
+    air = airAt(0);
+  const speed = Math.sqrt((2 * heaviestState(design, 1).mass * G0) / (air.density * wing.area * 1.2));
+  const chord = Math.min(...design.surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
+  return (speed * chord * air.density) / air.viscosity < 0.9 * POLAR_REYNOLDS[0];
+}
+
+/** Reynolds numbers of a section's polars in a design. */
+function reynoldsFor(design: Design, model: SectionModel): number[] {
+  if (model.flow.kind !== 'coupled') return [...SHEET_REYNOLDS, ...POLAR_REYNOLDS];
+  return fliesSlow(design) ? [...SLOW_REYNOLDS, ...POLAR_REYNOLDS] : POLAR_REYNOLDS;
+}
 
 /** What a section of a design is computed from. @throws DomainError naming what is wrong with the shape */
 export function modelOf(section: Pick<Section, 'shape' | 'change'>, n?: number): SectionModel {
@@ -100,7 +120,7 @@ export interface PolarTask {
  * The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that
  * cannot be drawn has none.
  */
-export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
+export function missingPolars(design: Design): PolarTask[] {
   const out = new Map<string, PolarTask>();
   for (const { shape, change } of design.sections) {
     let model: SectionModel;
@@ -110,7 +130,7 @@ export function missingPolars(design: Pick<Design, 'sections'>): PolarTask[] {
       continue;
     }
     if (model.flow.kind !== 'coupled') continue;
-    for (const reynolds of POLAR_REYNOLDS) {
+    for (const reynolds of reynoldsFor(design, model)) {
       const key = polarKey(model.flow.contour, reynolds, modelOptions(model));
       if (!recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
     }
@@ -137,12 +157,8 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
       s.id,
       cached(cache, 'facts', inputs, () => contourFacts(model.outline)),
     );
-    const set = cached(cache, 'polars', [inputs, POLAR_REYNOLDS], () =>
-      modelPolars(
-        model,
-        model.flow.kind === 'coupled' ? POLAR_REYNOLDS : [...SHEET_REYNOLDS, ...POLAR_REYNOLDS],
-      ),
-    );
+    const wanted = reynoldsFor(design, model);
+    const set = cached(cache, 'polars', [inputs, wanted], () => modelPolars(model, wanted));
     if (set.polars.length === 0)
       throw new DomainError(
         'out-of-range',

@@ -1,3 +1,4 @@
+export { isSharp, subcriticalPolar } from './lowReynolds';
 export { contourFromPoints } from './importedOutline';
 export { contourFacts, camberAt, thicknessAt, faces, repanel } from './contour';
 export type { Contour, ContourFacts } from './contour';

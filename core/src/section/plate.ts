@@ -1,6 +1,6 @@
 /**
- * Thin plates, bent, folded or film-covered, and any section at Reynolds numbers below 3e4, where a computed layer
- * says little: thin-airfoil theory with corrections from published tests, all marked low confidence.
+ * Thin plates, bent, folded or film-covered, and sharp sections under 5 % at low Reynolds numbers: thin-airfoil theory
+ * with corrections from published tests, all marked low confidence.
  *
  * Lift slope 0.9 of theory, and 0.72 of lift coefficient between ideal angle and stall: flat and cambered plates at
  * Re 6e4 to 2e5, Pelletier and Mueller, Journal of Aircraft 37(5), 2000 (flat plate largest lift about 0.7 near 8

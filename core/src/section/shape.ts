@@ -1,6 +1,7 @@
 /** From what a designer names to what is computed: outline, flow model and how far to trust it. */
 import { DomainError, requireInRange } from '../numeric';
-import { camberAt, contourFacts, type Contour } from './contour';
+import { contourFacts, type Contour } from './contour';
+import { contourSlope, isSharp, LEAST_COUPLED, lowReynoldsPolar, subcriticalPolar } from './lowReynolds';
 import { contourFromPoints } from './importedOutline';
 import { FREE } from './prepared';
 import { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 } from './families';
@@ -62,10 +63,11 @@ export interface SectionModel {
 export const TABLE_POINTS = 100,
   PICTURE_POINTS = 160;
 
-/** A step's wake pulls on its face: base pressure of about -0.15 on the step's height (Eaton and Johnston 1981, from memory). */
+/**
+ * A step's wake pulls on its face: base pressure of about -0.15 on the step's height (Eaton and Johnston 1981,
+ * from memory).
+ */
 const STEP_DRAG = 0.15;
-/** Below this, layers are laminar or barely turbulent and tests on plates say more than the computation. */
-const LEAST_COUPLED = 3e4;
 
 function thinLine(shape: PlainShape): ((x: number) => { y: number; slope: number }) | null {
   switch (shape.kind) {
@@ -168,14 +170,6 @@ export function sectionModel(
   };
 }
 
-function contourSlope(c: Contour): (x: number) => number {
-  return (x) => {
-    const a = Math.max(0, x - 0.01),
-      b = Math.min(1, x + 0.01);
-    return (camberAt(c, b) - camberAt(c, a)) / (b - a);
-  };
-}
-
 function withAdded(p: Polar, drag: number, note: string | null): Polar {
   if (drag === 0 && !note) return p;
   return {
@@ -191,9 +185,12 @@ function withAdded(p: Polar, drag: number, note: string | null): Polar {
 export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
   const { flow } = model;
   if (flow.kind === 'thin') return platePolar(flow.slope, flow.thickness, reynolds);
-  if (reynolds < LEAST_COUPLED)
-    return platePolar(contourSlope(flow.contour), contourFacts(flow.contour).thickness, reynolds);
-  return withAdded(polarOf(flow.contour, reynolds, modelOptions(model, options)), flow.addedDrag, flow.note);
+  const o = modelOptions(model, options);
+  const p =
+    reynolds < LEAST_COUPLED
+      ? lowReynoldsPolar(flow.contour, reynolds, o)
+      : polarOf(flow.contour, reynolds, o);
+  return withAdded(p, flow.addedDrag, flow.note);
 }
 
 /** Options of the coupled solution for a shape: its own trips, and the asker's where they come first. */
@@ -268,14 +265,15 @@ export function analyseModel(
 ): Analysis {
   const { flow } = model;
   const sorted = [...alphas].sort((a, b) => a - b);
-  if (flow.kind === 'thin' || reynolds < LEAST_COUPLED) {
-    const slope = flow.kind === 'thin' ? flow.slope : contourSlope(flow.contour);
-    const p = platePolar(
-      slope,
-      flow.kind === 'thin' ? flow.thickness : contourFacts(flow.contour).thickness,
-      reynolds,
-      sorted,
-    );
+  const low =
+    flow.kind === 'coupled' && reynolds < LEAST_COUPLED ? modelPolar(model, reynolds, options) : null;
+  if (flow.kind === 'thin' || (low && low.points.every((q) => q.how === 'table'))) {
+    const p =
+      flow.kind === 'thin'
+        ? platePolar(flow.slope, flow.thickness, reynolds, sorted)
+        : isSharp(flow.contour)
+          ? platePolar(contourSlope(flow.contour), contourFacts(flow.contour).thickness, reynolds, sorted)
+          : subcriticalPolar(flow.contour, reynolds, sorted);
     return {
       points: p.points.map((q) => ({ alpha: q.alpha, converged: true, point: q })),
       clMax: p.clMax,
@@ -304,7 +302,7 @@ export function analyseModel(
     points,
     clMax: top?.cl ?? null,
     alphaClMax: top?.alpha ?? null,
-    confidence: flow.note ? 'low' : reynolds < 6e4 || missed > points.length / 6 ? 'fair' : 'good',
+    confidence: flow.note || low ? 'low' : reynolds < 6e4 || missed > points.length / 6 ? 'fair' : 'good',
     warnings,
   };
 }
