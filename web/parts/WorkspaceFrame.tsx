@@ -2,6 +2,7 @@
 import type { ReactNode } from 'react';
 import type { Person, WorkspaceData } from '../server/store';
 import { ConflictDialog } from './ConflictDialog';
+import { RefitOnOpen } from './RefitOnOpen';
 import { LedgerStrip } from './LedgerStrip';
 import { Palette } from './Palette';
 import { Rail } from './Rail';
@@ -28,6 +29,7 @@ export function WorkspaceFrame({
         <TopLine />
         <Rail />
         <LedgerStrip />
+        <RefitOnOpen />
         <main className="body">{children}</main>
       </div>
       <WhyPanel />

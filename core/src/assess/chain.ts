@@ -32,6 +32,7 @@ import { sparCurve, sparSection } from '../structure';
 import { findLiftLimit, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
 import { largestLift, type LiftAtStall } from './largestLift';
+import { actingFactors } from './sectionTrust';
 import { METHOD_SPREAD } from './methodSpread';
 import { aeroOf, type Prepared } from './prepare';
 
@@ -434,9 +435,10 @@ export function runChain(
   brief: Brief,
   design: Design,
   prep: Prepared,
-  f: Factors,
+  factors: Factors,
   nudge: Nudge = {},
 ): ChainResult {
+  const f = actingFactors(factors, prep.trust);
   const r: ChainResult = { values: {}, curves: {}, remarks: {} };
   const aero = aeroOf(prep, f.neutralPoint - 1);
   const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;

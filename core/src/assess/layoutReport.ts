@@ -4,7 +4,7 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
-import { FACTOR_IDS, factorsOf, type Brief, type Calibration, type Design, type Loading } from '../design';
+import { FACTOR_IDS, type Brief, type Calibration, type Design, type Loading } from '../design';
 import {
   dragAt,
   dimensional,
@@ -61,7 +61,7 @@ import {
   type TrimState,
 } from '../surface';
 import { entryOf, type Ledger } from './ledger';
-import { aeroOf, prepare, type Prepared } from './prepare';
+import { aeroOf, learntFactors, prepare, type Prepared } from './prepare';
 import type { StepCache } from './cache';
 
 export interface StateRow {
@@ -203,7 +203,7 @@ function modesOf(
     q = 0.5 * rho * speed * speed,
     S = prep.wing.area,
     W = s.mass * G0;
-  const learnt = factorsOf(cal.mean);
+  const learnt = learntFactors(prep, cal);
   const at = dragAt(table, speed, W, rho, learnt),
     up = dragAt(table, speed, W * 1.05, rho, learnt);
   const CL = W / (q * S),
@@ -261,13 +261,11 @@ export function layoutReport(
   const vs = value('stallSpeed', loading.id) ?? Math.sqrt((2 * W) / (rho * S * 1.2));
   const speed = options.speed ?? Math.max(1.05 * vs, value('lapSpeed', loading.id) ?? 1.4 * vs);
   const CL = W / (0.5 * rho * speed * speed * S);
+  const learnt = learntFactors(prep, cal);
   // the thrust that holds this speed turns the aircraft about its CG, too
   const pull = design.power.unpowered
     ? 0
-    : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, {
-        dragArea: cal.mean[FACTOR_IDS.indexOf('dragArea')],
-        induced: cal.mean[FACTOR_IDS.indexOf('induced')],
-      }).total;
+    : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, learnt).total;
   const trim = solveTrim(
     aero,
     CL,
@@ -306,12 +304,7 @@ export function layoutReport(
         : options.stall === 'turn'
           ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho }
           : { kind: 'level' };
-  const sections = stripSections(
-    prep.coupled,
-    prep.polars,
-    (c) => (vs * c) / nu,
-    cal.mean[FACTOR_IDS.indexOf('clMax')],
-  );
+  const sections = stripSections(prep.coupled, prep.polars, (c) => (vs * c) / nu, learnt.clMax);
   const stall = sweepStall({ coupled: prep.coupled, sections, design, aero, x: state.x, z: state.z }, how);
   const free = handsOffAt(aero, state.x),
     c = sol.coefficients,
@@ -341,12 +334,7 @@ export function layoutReport(
     },
     momentAtNoLift: aero.near.zero - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
-    induced:
-      dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, {
-        dragArea: 1,
-        induced: cal.mean[FACTOR_IDS.indexOf('induced')],
-      }).induced /
-      (q * S),
+    induced: dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, learnt).induced / (q * S),
     derivatives: d,
     modes,
     handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, stroke),
@@ -356,9 +344,7 @@ export function layoutReport(
     schools: schoolsOf(
       design,
       aero,
-      Array.from(
-        sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, cal.mean[FACTOR_IDS.indexOf('clMax')]),
-      ),
+      Array.from(sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, learnt.clMax)),
     ),
     first: firstFlight(design, limits, state.x),
     controls: controlLoads(design, qFast, trim.alpha, G0),

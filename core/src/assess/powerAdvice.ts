@@ -2,14 +2,14 @@
  * Longer jobs of the Power station, run when asked: what a swap does to every number, and what a rubber flyer
  * would try next.
  */
-import { factorsOf, setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
+import { setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
 import { loadedState } from '../mass';
 import { DomainError } from '../numeric';
 import { fitChanges, flaringCurves, rubberTrials, type RubberTrial } from '../power';
 import { assess } from './assess';
 import type { Fix, Ledger } from './ledger';
 import { flyRubber } from './powerValues';
-import { bladeSpeed, prepare } from './prepare';
+import { bladeSpeed, learntFactors, prepare } from './prepare';
 import type { StepCache } from './cache';
 
 export interface SwapEffect {
@@ -96,7 +96,7 @@ export function rubberAdvice(
     loading = design.loadings.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
   const prep = prepare(brief, design, cache),
-    f = factorsOf(cal.mean),
+    f = learntFactors(prep, cal),
     state = loadedState(design, loading, 'best', f.massGrowth),
     table = prep.dragTables.get(loading.id)!;
   return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) =>

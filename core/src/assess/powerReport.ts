@@ -4,7 +4,7 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0, type Air } from '../air';
-import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
+import { type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
 import {
   climbGlide,
   dragAt,
@@ -69,7 +69,7 @@ import { derivativesOf, solveTrim } from '../surface';
 import { claimQuestions } from './claims';
 import { entryOf, type Ledger } from './ledger';
 import { flyRubber, hasRubber, liftDrive } from './powerValues';
-import { aeroOf, prepare, type Prepared } from './prepare';
+import { aeroOf, learntFactors, prepare, type Prepared } from './prepare';
 import type { StepCache } from './cache';
 
 export interface SpeedRow {
@@ -193,7 +193,7 @@ export function powerReport(
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
   const prep = prepare(brief, design, cache),
-    f = factorsOf(cal.mean),
+    f = learntFactors(prep, cal),
     air = prep.air;
   const drive = prep.thruster ? buildDrive(design.power, air.density, f, prep.thruster) : null;
   const state = loadedState(design, loading, 'best', f.massGrowth),

@@ -3,9 +3,18 @@
  * Each is kept in the caller's cache under the key of its own inputs.
  */
 import { cached, type StepCache } from './cache';
+import { actingFactors, sectionTrust, type SectionTrust } from './sectionTrust';
 import type { LiftTask } from './largestLift';
 import { airAt, G0, type Air } from '../air';
-import { factorsOf, priorCalibration, type Brief, type Design, type Section } from '../design';
+import {
+  factorsOf,
+  priorCalibration,
+  type Brief,
+  type Calibration,
+  type Design,
+  type Factors,
+  type Section,
+} from '../design';
 import { contentKey, DomainError } from '../numeric';
 import {
   buildDrive,
@@ -77,6 +86,7 @@ export interface Prepared {
     { flight: RubberFlight; free: RubberFlight }
   >;
   /** from below the stall to where thrust is nil */ speeds: SpeedScale;
+  /** how far the sections of the wing are to be believed */ trust: SectionTrust;
 }
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
@@ -243,12 +253,18 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     rubberBlades,
     rubberFlights: new Map(),
     speeds,
+    trust: sectionTrust(design, polars, (c) => (0.7 * usual * c * air.density) / air.viscosity),
   };
 }
 
 /** The aircraft's linear aerodynamics. @param shift neutral-point shift aft [mean chords] */
 export function aeroOf(prep: Prepared, shift: number): LinearAero {
   return linearAero(prep.lattice, prep.bodySlope, shift, prep.near);
+}
+
+/** Factors as they act in this design, at the mean of what was learnt. */
+export function learntFactors(prep: Prepared, cal: Calibration): Factors {
+  return actingFactors(factorsOf(cal.mean), prep.trust);
 }
 
 /** Coefficients of what turns; where it stands and how it is tilted do not matter to them. */

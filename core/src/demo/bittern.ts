@@ -372,8 +372,8 @@ const design: Design = {
   },
   payload: {
     name: 'Sample tube',
-    unitMass: 0.08,
-    x: 0.316,
+    unitMass: 0.07,
+    x: 0.319,
     z: -0.03,
     pitch: 0.045,
     perRow: 2,

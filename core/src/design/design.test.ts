@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject, starterDocument } from '../demo';
 import {
+  FACTORS,
   SCHEMA_VERSION,
   getPath,
   listChanges,
   mergeThreeWay,
+  priorCalibration,
   projectJsonSchema,
   readDocument,
   readProjectFile,
@@ -125,6 +127,27 @@ describe('older files', () => {
       versions: file.versions.map((v) => ({ ...v, document: old(v.document) })),
     });
     expect(r.status === 'ok' && r.value).toEqual(file);
+  });
+  it('schema 2 gains the two section factors at their priors; a fitted one is marked to be fitted again', () => {
+    const two = (doc: DesignDocument, from: string[]) => ({
+      ...doc,
+      schemaVersion: 2,
+      calibration: {
+        mean: doc.calibration.mean.slice(0, 11),
+        covariance: doc.calibration.covariance.slice(0, 11).map((r) => r.slice(0, 11)),
+        from,
+      },
+    });
+    const plain = readDocument(two(bitternDocument(), []));
+    expect(plain.status === 'ok' && plain.value).toEqual(bitternDocument());
+    const fitted = readDocument(two(bitternDocument(), ['t1']));
+    expect(fitted.status === 'ok' && fitted.value.calibration.refit).toBe(true);
+    expect(fitted.status === 'ok' && fitted.value.calibration.from).toEqual(['t1']);
+    const at = FACTORS.map((f) => f.id);
+    expect(priorCalibration().mean.slice(-2)).toEqual([
+      FACTORS[at.indexOf('sectionDrag')].mean,
+      FACTORS[at.indexOf('sectionLift')].mean,
+    ]);
   });
   it('a cut calibration is refused in a sentence, not guessed', () =>
     expect(

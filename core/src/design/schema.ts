@@ -20,7 +20,7 @@ import {
 import { claimsSchema, phasesSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -393,6 +393,8 @@ export const FACTOR_IDS = [
   'strength',
   'massGrowth',
   'torque',
+  'sectionDrag',
+  'sectionLift',
 ] as const;
 export type FactorId = (typeof FACTOR_IDS)[number];
 
@@ -401,6 +403,7 @@ export const calibrationSchema = z.strictObject({
   covariance: z.array(z.array(finite).length(FACTOR_IDS.length)).length(FACTOR_IDS.length),
   /** ids of the tests whose measurements are inside */
   from: z.array(z.string().max(60)).max(400),
+  /** made by an earlier model: to be fitted again to its tests */ refit: z.literal(true).optional(),
 });
 export type Calibration = z.infer<typeof calibrationSchema>;
 

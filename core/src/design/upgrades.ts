@@ -5,7 +5,10 @@
 type Raw = Record<string, unknown>;
 const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
 
-/** 1 to 2: an eleventh calibration factor, the torque of the propeller, at its usual spread. Anything that is not of the expected form is left to the schema to refuse. */
+/**
+ * 1 to 2: an eleventh calibration factor, the torque of the propeller, at its usual spread. Anything that is not
+ * of the expected form is left to the schema to refuse.
+ */
 export function withTorqueFactor(document: unknown): unknown {
   if (!isRaw(document) || !isRaw(document.calibration)) return document;
   const { mean, covariance } = document.calibration;
@@ -28,17 +31,54 @@ export function withTorqueFactor(document: unknown): unknown {
   };
 }
 
-const STEPS: Record<number, (file: Raw) => Raw> = {
-  1: (file) => ({
+/**
+ * 2 to 3: factors of section drag and section largest lift, at their priors (1.08 ± 0.06, 0.93 ± 0.07), not
+ * correlated with the rest.
+ * What tests had taught was taught to a model without them: it is marked to be fitted again.
+ */
+export function withSectionFactors(document: unknown): unknown {
+  if (!isRaw(document) || !isRaw(document.calibration)) return document;
+  const { mean, covariance, from } = document.calibration;
+  if (
+    !Array.isArray(mean) ||
+    !Array.isArray(covariance) ||
+    mean.length !== 11 ||
+    covariance.some((row) => !Array.isArray(row))
+  )
+    return { ...document, schemaVersion: 3 };
+  const rows = (covariance as unknown[][]).map((row) => [...row, 0, 0]),
+    zeros = Array.from({ length: 11 }, () => 0);
+  return {
+    ...document,
+    schemaVersion: 3,
+    calibration: {
+      ...document.calibration,
+      mean: [...(mean as unknown[]), 1.08, 0.93],
+      covariance: [...rows, [...zeros, 0.06 * 0.06, 0], [...zeros, 0, 0.07 * 0.07]],
+      ...(Array.isArray(from) && from.length > 0 ? { refit: true } : {}),
+    },
+  };
+}
+
+/** The same step on every version of a project file. */
+const onVersions =
+  (to: number, step: (document: unknown) => unknown) =>
+  (file: Raw): Raw => ({
     ...file,
-    schemaVersion: 2,
+    schemaVersion: to,
     versions: Array.isArray(file.versions)
-      ? (file.versions as unknown[]).map((v) =>
-          isRaw(v) ? { ...v, document: withTorqueFactor(v.document) } : v,
-        )
+      ? (file.versions as unknown[]).map((v) => (isRaw(v) ? { ...v, document: step(v.document) } : v))
       : file.versions,
-  }),
+  });
+
+const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
+  1: withTorqueFactor,
+  2: withSectionFactors,
 };
+
+const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(
+  Object.entries(DOCUMENT_STEPS).map(([from, step]) => [from, onVersions(Number(from) + 1, step)]),
+);
 
 /** Runs the steps from `version` up to the present one. Does not change its input. */
 export function upgradeProjectFile(data: object, version: number): Raw {
@@ -49,5 +89,8 @@ export function upgradeProjectFile(data: object, version: number): Raw {
 
 /** The same for one document on its own. */
 export function upgradeDocument(data: unknown): unknown {
-  return isRaw(data) && data.schemaVersion === 1 ? withTorqueFactor(data) : data;
+  let document = data;
+  while (isRaw(document) && DOCUMENT_STEPS[document.schemaVersion as number])
+    document = DOCUMENT_STEPS[document.schemaVersion as number](document);
+  return document;
 }

@@ -66,7 +66,7 @@ export function dragAt(
   speed: number,
   lift: number,
   density: number,
-  f: Pick<Factors, 'dragArea' | 'induced'>,
+  f: Pick<Factors, 'dragArea' | 'induced' | 'sectionDrag'>,
 ): DragParts {
   const q = 0.5 * density * speed * speed;
   const cl = lift / (q * t.area);
@@ -79,7 +79,7 @@ export function dragAt(
   const cdp = (1 - b) * row(t.profile[k]) + b * row(t.profile[k + 1]);
   const cdi = cl > CL_HIGH ? t.induced[CL_COUNT - 1] * (cl / CL_HIGH) ** 2 : row(t.induced);
   const parasite = q * interpolateLinear(t.speeds, t.parasite, speed) * f.dragArea;
-  const profile = q * t.area * cdp * f.dragArea;
+  const profile = q * t.area * cdp * f.dragArea * f.sectionDrag;
   const induced = q * t.area * cdi * f.induced;
   return { parasite, profile, induced, total: parasite + profile + induced, cl };
 }

@@ -29,7 +29,7 @@ const air = airAt(0);
 const nu = air.viscosity / air.density;
 const aero = linearAero(solveLattice(design, contours), 0, 0);
 const table = buildDragTable(design, aero, 0.4, polars, air, speedScale(12, 32).table);
-const one = { dragArea: 1, induced: 1 };
+const one = { dragArea: 1, induced: 1, sectionDrag: 1 };
 const plain = (v: number, lift: number) => {
   const q = 0.5 * air.density * v * v;
   const d = surfaceDrag(aero, lift / (q * table.area), 0.4, polars, (c) => (v * c) / nu);
@@ -51,12 +51,11 @@ describe('drag table', () => {
   it('its parts add up and answer to their own factor only', () => {
     const d = dragAt(table, 14, 25, air.density, one);
     expect(d.parasite + d.profile + d.induced).toBeCloseTo(d.total, 12);
-    const e = dragAt(table, 14, 25, air.density, { dragArea: 1.2, induced: 1 });
+    const e = dragAt(table, 14, 25, air.density, { dragArea: 1.2, induced: 1, sectionDrag: 1 });
     expect(e.total - d.total).toBeCloseTo(0.2 * (d.parasite + d.profile), 9);
-    expect(dragAt(table, 14, 25, air.density, { dragArea: 1, induced: 1.5 }).induced).toBeCloseTo(
-      1.5 * d.induced,
-      12,
-    );
+    expect(
+      dragAt(table, 14, 25, air.density, { dragArea: 1, induced: 1.5, sectionDrag: 1 }).induced,
+    ).toBeCloseTo(1.5 * d.induced, 12);
   });
   it('is finite from a crawl to a dive, at any load', () => {
     for (const v of [2, 5, 40, 90])

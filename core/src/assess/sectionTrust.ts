@@ -1,0 +1,41 @@
+/**
+ * What the two section factors do to the strips of a design. Their priors are those of the coupled method against published
+ * tests; sheets and subcritical sections are computed from tests already, so that the correction is not theirs,
+ * and what is known with low confidence is moved further by the same deviation: a wider prior.
+ */
+import { FACTORS, type Design, type Factors } from '../design';
+import { nearestPolar, type PolarSet } from '../section';
+
+/** Widening of the spread by what the polars at the stall say of themselves. Common practice, no source. */
+const WIDEN = { good: 1, fair: 1.4, low: 2.2 } as const;
+
+export interface SectionTrust {
+  /** the coupled method made the wing's polars */ coupled: boolean;
+  widen: number;
+}
+
+/** @param reynoldsOf of a chord, near the stall */
+export function sectionTrust(
+  design: Pick<Design, 'surfaces'>,
+  polars: ReadonlyMap<string, PolarSet>,
+  reynoldsOf: (chord: number) => number,
+): SectionTrust {
+  const wing = design.surfaces.find((s) => s.role === 'wing')!;
+  const used = wing.stations.flatMap((st) => {
+    const p = nearestPolar(polars.get(st.section)!, reynoldsOf(st.chord));
+    return p ? [p] : [];
+  });
+  return {
+    coupled: used.some((p) => p.points.some((q) => q.how === 'solved')),
+    widen: Math.max(1, ...used.map((p) => WIDEN[p.confidence])),
+  };
+}
+
+const priorOf = (id: 'sectionDrag' | 'sectionLift') => FACTORS.find((f) => f.id === id)!.mean;
+
+/** Factors as they act: those of the sections by their trust, largest lift with that of the sections in it. */
+export function actingFactors(f: Factors, trust: SectionTrust): Factors {
+  const act = (id: 'sectionDrag' | 'sectionLift') =>
+    Math.max(0.3, (trust.coupled ? priorOf(id) : 1) + trust.widen * (f[id] - priorOf(id)));
+  return { ...f, sectionDrag: act('sectionDrag'), clMax: f.clMax * act('sectionLift') };
+}
