@@ -271,18 +271,11 @@ describe('packs', () => {
     for (let i = 1; i < run.rows.length; i++)
       expect(run.rows[i].voltage).toBeLessThanOrEqual(run.rows[i - 1].voltage + 1e-9);
   });
-  it('trade: six cells at 3.80 V, 31.4 A, 4.5 kg with 0.15 A of avionics is 159 W/kg', () =>
-    expect(((31.4 - 0.15) * 6 * 3.8) / 4.5).toBeCloseTo(158.3, 0));
 });
 
 describe('what a flight time says of the power (trade)', () => {
   const watts = (cells: number, ampHours: number, minutes: number) =>
     (cells * 3.7 * ampHours * 0.85 * 60) / minutes;
-  it('2 cells 0.5 Ah, 8 minutes, 0.18 kg: 131 W/kg, a little under a trainer’s 150 to 200', () => {
-    const w = watts(2, 0.5, 8);
-    expect(w / 0.18).toBeGreaterThan(100);
-    expect(w / 0.18).toBeLessThan(150);
-  });
   it('a pack run down at that power in the simulation lasts the eight minutes', () => {
     const d = buildDrive(
       {
@@ -396,13 +389,11 @@ describe('rubber', () => {
     expect(b.launchTorque / a.launchTorque).toBeCloseTo(2 ** 1.5, 6);
     expect(b.breakTurns / a.breakTurns).toBeCloseTo(Math.SQRT1_2, 6);
   });
-  it('rpm from turns: 60 (launch − left) / s; 24 in at 157.5 rpm advances 3780 in a minute, at 147 rpm that is 25.7 in (trade)', () => {
+  it('rpm from turns: 60 (launch − left) / s; 24 in at 157.5 rpm is 25.7 in at 147 rpm (trade)', () => {
     expect(meanRotation(1500, 975, 200) / RPM).toBeCloseTo(157.5, 9);
     expect(effectivePitch(24 * INCH, 157.5 * RPM, 147 * RPM) / INCH).toBeCloseTo(25.7, 1);
-    expect(24 * 157.5).toBe(3780);
   });
   it('half a mile of drift in two minutes is 6.7 m/s; the dethermalizer is set for the field (trade)', () => {
-    expect(804.67 / 120).toBeCloseTo(6.7, 1);
     expect(dethermalizerTime(804.67, 6.7056, 0)).toBeCloseTo(120, 1);
     expect(dethermalizerTime(804.67, 6.7056, 50)!).toBeCloseTo(100, 0);
     expect(dethermalizerTime(500, 0, 50)).toBeNull();

@@ -97,7 +97,7 @@ describe('geometry [Abbott and von Doenhoff, Theory of Wing Sections, appendix I
     expect(f.camberAt).toBeCloseTo(0.4, 1);
     expect(camberAt(naca4('2412'), 0.4)).toBeCloseTo(0.02, 3);
   });
-  it('area of a 12 % section is 0.0822 chord squared (closed integral of the thickness law)', () =>
+  it('area of a 12 % section is 0.0817 chord squared (integral of the closed thickness law, 0.681 t)', () =>
     expect(contourFacts(naca4('0012')).area).toBeCloseTo(0.0817, 3));
 });
 
@@ -450,7 +450,7 @@ describe('imported coordinates', () => {
   });
 });
 
-describe('below a Reynolds number of 30 000 (rounded sections were given the law of a plate: 1.39 for 9 % at 1e4, 0.82 at 3e4)', () => {
+describe('below Re 30 000 (rounded sections had the law of a plate: 1.39 for 9 % at 1e4, 0.82 at 3e4)', () => {
   const quick = { step: 1.5 * DEG };
   const at = (digits: string, re: number) =>
     modelPolar(sectionModel({ kind: 'naca4', digits }, null, 100), re, quick);

@@ -21,7 +21,7 @@ export function RefitOnOpen() {
         ? failed
         : ready && busy
           ? 'The model has changed since these tests were weighed in; it is being fitted to them again.'
-          : 'The model has changed since it was fitted, and its tests are not here: the numbers stand on the old fit. Refine can fit it anew.'}
+          : 'The model has changed since it was fitted, and its tests are not here: the numbers stand on the old fit.'}
     </div>
   );
 }

@@ -41,16 +41,12 @@ export function markScale(m: Marks): [number, number] {
 
 export function describeMarks(name: string, m: Marks, kind: KindName, system: UnitSystem): string {
   const parts = [name];
+  const withSpread = ({ value, sigma }: { value: number; sigma: number }) =>
+    `${formatQuantity(value, kind, system)} plus or minus ${formatSpread(sigma, kind, system, value)}`;
   if (m.asked?.min != null) parts.push(`asked at least ${formatQuantity(m.asked.min, kind, system)}`);
   if (m.asked?.max != null) parts.push(`asked at most ${formatQuantity(m.asked.max, kind, system)}`);
-  if (m.predicted)
-    parts.push(
-      `predicted ${formatQuantity(m.predicted.value, kind, system)} plus or minus ${formatSpread(m.predicted.sigma, kind, system, m.predicted.value)}`,
-    );
-  if (m.measured)
-    parts.push(
-      `measured ${formatQuantity(m.measured.value, kind, system)} plus or minus ${formatSpread(m.measured.sigma, kind, system, m.measured.value)}`,
-    );
+  if (m.predicted) parts.push(`predicted ${withSpread(m.predicted)}`);
+  if (m.measured) parts.push(`measured ${withSpread(m.measured)}`);
   return parts.join(', ');
 }
 

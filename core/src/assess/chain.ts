@@ -29,7 +29,7 @@ import {
 } from '../power';
 import { nearestPolar } from '../section';
 import { sparCurve, sparSection } from '../structure';
-import { findLiftLimit, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
+import { findLiftLimit, liftShares, solveTrim, surfaceDrag, tailVolume, type LinearAero } from '../surface';
 import { hasRubber, hoverValues, liftDrive, rubberDesignValues, rubberValues } from './powerValues';
 import { largestLift, type LiftAtStall } from './largestLift';
 import { actingFactors } from './sectionTrust';
@@ -66,8 +66,7 @@ function designValues(
   v['aspectRatio@all'] = wing.aspectRatio;
   v['meanChord@all'] = wing.mac;
   // a second wing behind the first is no tail: its volume says nothing
-  if (prep.tail && prep.tail.area < 0.6 * wing.area)
-    v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
+  if (prep.tail && wing.wings.length === 1) v['tailVolume@all'] = tailVolume(wing, prep.tail, false).volume;
   if (prep.fin) v['finVolume@all'] = tailVolume(wing, prep.fin, true).volume;
   v['liftSlope@all'] = aero.sol.coefficients.clAlpha;
   v['neutralPoint@all'] = aero.neutralX;
@@ -180,9 +179,19 @@ function lapValues(
   put('endurance', ((1 - reserve) * drive.charge) / straight.current);
 }
 
+/**
+ * Share of the weight that the wing with the spar carries near the stall, trimmed: a rear wing or foreplane
+ * carries its own, a tail may push down.
+ */
+function carriedShare(design: Design, aero: LinearAero, clMax: number, cgX: number): number {
+  const t = solveTrim(aero, 0.9 * clMax, cgX);
+  return liftShares(aero.sol, t.alpha, t.elevator)[design.surfaces.find((s) => s.role === 'wing')!.id];
+}
+
+/** @param carried mass that the wing with the spar holds up [kg] */
 function structureValues(
   design: Design,
-  mass: number,
+  carried: number,
   wingMass: number,
   f: Factors,
   prep: Prepared,
@@ -192,7 +201,7 @@ function structureValues(
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const half = prep.wing.span / 2;
   const chords = { eta: wing.stations.map((s) => s.y / half), chord: wing.stations.map((s) => s.chord) };
-  const curve = sparCurve(half, mass, wingMass, chords, Math.max(v['sparStiffness@all'], 1e-9));
+  const curve = sparCurve(half, carried, wingMass, chords, Math.max(v['sparStiffness@all'], 1e-9));
   put('failLoadFactor', v['sparMoment@all'] / curve.rootMoment);
   put('failLoadFactorDown', (sparSection(design.structure.spar).momentDown * f.strength) / curve.rootMoment);
   put('allowedLoadFactor', v['sparMoment@all'] / curve.rootMoment / design.structure.safetyFactor);
@@ -367,7 +376,8 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
 
   // structure
   const wingMass = state.points.filter((p) => p.inWing).reduce((s, p) => s + p.mass, 0);
-  const spar = structureValues(design, state.mass, wingMass, f, prep, v, put);
+  const carried = state.mass * carriedShare(design, aero, atStall.clMax, state.x);
+  const spar = structureValues(design, carried, wingMass, f, prep, v, put);
   r.curves[`sparMoment@${loading.id}`] = spar.moment;
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
   const flown = (f: (s: number) => number) => prep.speeds.curve.map((s) => (s < 0.85 * vs ? NaN : f(s)));
@@ -443,6 +453,10 @@ export function runChain(
   const aero = aeroOf(prep, f.neutralPoint - 1);
   const drive = prep.thruster ? buildDrive(design.power, prep.air.density, f, prep.thruster) : null;
   designValues(design, prep, f, aero, drive, r.values);
+  if (prep.wing.wings.length > 1)
+    r.remarks['wingArea@all'] = [
+      `Reference: ${prep.wing.wings.join(' and ')} together; span and mean chord of the front one.`,
+    ];
   const nodes = prep.speeds.thrust;
   const thrustCurve = (throttle: number) => {
     if (!drive) return () => 0;

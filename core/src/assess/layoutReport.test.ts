@@ -1,4 +1,7 @@
-/** The layout report end to end: every template assesses, the tail-heavy Bittern is mended by one fix, states and modes make sense. */
+/**
+ * The layout report end to end: every template assesses, the tail-heavy Bittern is mended by one fix, states and
+ * modes make sense.
+ */
 import { describe, expect, it } from 'vitest';
 import {
   bitternCanardDocument,
@@ -9,6 +12,7 @@ import {
 } from '../demo';
 import { documentSchema, FACTOR_IDS, referenceProblems, setPath, type DesignDocument } from '../design';
 import { LAYOUT_TEMPLATES } from '../layout';
+import { planformOf } from '../surface';
 import { assess, entryOf, growthReport, layoutAdvice, layoutReport, type StepCache } from './index';
 
 function report(
@@ -180,4 +184,35 @@ describe('words for the pilot', () => {
     expect(r.handling.find((h) => h.id === 'yaw')!.judgement).toBe('stop');
     expect(ledger.findings.some((f) => /weathercocks/.test(f.sentence))).toBe(true);
   });
+});
+
+describe('closed and tandem pairs: both wings are the reference and each carries its own lift', () => {
+  it.each(['tandem', 'closed'])(
+    '%s: wing loading by both areas, named; the spar of the front wing bears its share',
+    (id) => {
+      const base = starterDocument(),
+        doc = { ...base, design: LAYOUT_TEMPLATES.find((t) => t.id === id)!.make(base.design) },
+        loading = doc.design.loadings[0].id;
+      const { ledger, r } = report(doc, loading);
+      const areas = doc.design.surfaces.filter((s) => s.role !== 'fin').map((s) => planformOf(s).area);
+      const value = (q: string) => entryOf(ledger, q, loading)!.value;
+      expect(value('wingArea')).toBeCloseTo(areas[0] + areas[1], 9);
+      expect(value('wingLoading')).toBeCloseTo(value('mass') / (areas[0] + areas[1]), 6);
+      expect(entryOf(ledger, 'wingArea', 'all')!.warnings.join(' ')).toMatch(
+        /Front wing and Rear wing together/,
+      );
+      expect(r.shares.wing + r.shares.rear).toBeCloseTo(1, 6);
+      // alone, the front wing with its spar would break sooner by its share of the lift
+      const alone = {
+        ...doc,
+        design: {
+          ...doc.design,
+          surfaces: doc.design.surfaces.filter((s) => s.id !== 'rear' && s.id !== 'plates'),
+        },
+      };
+      const whole = entryOf(report(alone, loading).ledger, 'failLoadFactor', loading)!.value;
+      expect(value('failLoadFactor') / whole).toBeGreaterThan(1.4);
+      expect(value('failLoadFactor') / whole).toBeLessThan(2.6);
+    },
+  );
 });

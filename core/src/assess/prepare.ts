@@ -50,6 +50,7 @@ import {
   linearAero,
   nearMoments,
   planformOf,
+  referencePlanform,
   solveLattice,
   type BodySlopes,
   type CoupledStrips,
@@ -64,7 +65,7 @@ export interface Prepared {
   contours: Map<string, Contour>;
   facts: Map<string, ContourFacts>;
   polars: Map<string, PolarSet>;
-  wing: Planform;
+  /** of all wings together, span and chord of the front one */ wing: Planform & { wings: string[] };
   tail: Planform | null;
   fin: Planform | null;
   lattice: LatticeSolution;
@@ -101,7 +102,7 @@ const SLOW_REYNOLDS = [1e4, 2e4];
  * so that a warm day asks for no new polars.
  */
 function fliesSlow(design: Design): boolean {
-  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!),
+  const wing = referencePlanform(design.surfaces),
     air = airAt(0);
   const speed = Math.sqrt((2 * heaviestState(design, 1).mass * G0) / (air.density * wing.area * 1.2));
   const chord = Math.min(...design.surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
@@ -178,7 +179,7 @@ export function prepare(brief: Brief, design: Design, cache: StepCache): Prepare
     polars.set(s.id, set);
   }
   const by = (role: 'wing' | 'tail' | 'fin') => design.surfaces.find((s) => s.role === role);
-  const wing = planformOf(by('wing')!);
+  const wing = referencePlanform(design.surfaces);
   const tail = by('tail') ? planformOf(by('tail')!) : null;
   const fin = by('fin') ? planformOf(by('fin')!) : null;
   const shapes = contentKey([design.surfaces, design.sections]);

@@ -1,6 +1,6 @@
 /** Proportions of models known to fly, averaged into a first guess. */
 import type { Design, ReferenceModel } from '../design';
-import { planformOf } from '../surface';
+import { planformOf, referencePlanform } from '../surface';
 
 export interface Proportions {
   aspectRatio: number | null;
@@ -87,7 +87,7 @@ export function beyondModels(design: Design, list: readonly ReferenceModel[], ma
     t = tail && planformOf(tail);
   const mine: Partial<Proportions> = {
     aspectRatio: wing.aspectRatio,
-    wingLoading: mass / wing.area,
+    wingLoading: mass / referencePlanform(design.surfaces).area,
     ...(t ? { tailShare: t.area / wing.area } : {}),
   };
   const names = {

@@ -1,3 +1,4 @@
+export { referencePlanform, secondWings } from './planform';
 export { planformOf, stationAt, blendStations, tailVolume } from './planform';
 export type { Planform } from './planform';
 export { gridOf } from './panels';

@@ -11,7 +11,7 @@ import type { Contour } from '../section';
 import type { Design } from '../design';
 import { influences, solver, turnedWake } from './influence';
 import { gridOf, type Panel, type Strip } from './panels';
-import { planformOf } from './planform';
+import { referencePlanform } from './planform';
 import { symmetricMix, antisymmetricMix, type Mix } from './controls';
 import { trefftz } from './trefftz';
 
@@ -29,7 +29,10 @@ export interface LatticeModel {
   readonly antisymmetric: Record<AntisymmetricColumn, Float64Array>;
   /** antisymmetric strengths per rad of sideslip and unit of a symmetric column: its wake goes with the wind */
   readonly turned: Record<SymmetricColumn, Float64Array>;
-  /** velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs) and the antisymmetric flow (n x n) */
+  /**
+   * velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs)
+   * and the antisymmetric flow (n x n)
+   */
   readonly symmetricWash: readonly Float64Array[];
   readonly antisymmetricWash: readonly Float64Array[];
   readonly solveSymmetric: (wash: Float64Array) => Float64Array;
@@ -82,7 +85,7 @@ export function solveLattice(
   const { strips } = grid;
   const main = design.surfaces.find((s) => s.role === 'wing');
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
-  const wing = planformOf(main);
+  const wing = referencePlanform(design.surfaces);
   const refX = wing.macX + 0.25 * wing.mac;
   const sys = influences(panels, pairs, ground, grid.matched);
   const solveSymmetric = solver(sys.symmetric, pairs),

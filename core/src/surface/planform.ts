@@ -73,6 +73,29 @@ export function planformOf(surface: Surface): Planform {
   };
 }
 
+/** From this share of the wing's area on, another lifting surface is a wing, not a tail. Common practice, no source. */
+const SECOND_WING = 0.6;
+
+/** Surfaces beside the wing that are wings themselves: the rear one of a tandem or closed pair. */
+export function secondWings(surfaces: readonly Surface[]): Surface[] {
+  const main = surfaces.find((s) => s.role === 'wing');
+  if (!main) return [];
+  const area = planformOf(main).area;
+  return surfaces.filter((s) => s !== main && s.role !== 'fin' && planformOf(s).area >= SECOND_WING * area);
+}
+
+/**
+ * What coefficients are referred to: the area of all wings together, span and mean chord of the front one.
+ * A tandem's wing loading by its front wing alone is twice the true one.
+ */
+export function referencePlanform(surfaces: readonly Surface[]): Planform & { wings: string[] } {
+  const main = surfaces.find((s) => s.role === 'wing')!,
+    more = secondWings(surfaces),
+    p = planformOf(main),
+    area = more.reduce((sum, s) => sum + planformOf(s).area, p.area);
+  return { ...p, area, aspectRatio: (p.span * p.span) / area, wings: [main, ...more].map((s) => s.name) };
+}
+
 /** Tail volume with the arm between quarter chords (the tool's own definition) and the same by leading edges. */
 export function tailVolume(
   wing: Planform,
