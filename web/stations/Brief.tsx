@@ -2,6 +2,7 @@
 import { ActionIcon, Button, Menu } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { QUANTITIES, checkRequirements, quantityDef } from '@skiametra/core/assess';
+import { siteSpread } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField, TextCell } from '../parts/QuantityField';
 import { StationFindings } from '../parts/Findings';
@@ -77,6 +78,37 @@ export function Brief() {
   );
 }
 
+/** How well the day is known before it comes; the usual figures until they are typed. */
+function SiteSpread() {
+  const site = useWorkspace((w) => w.content.document.brief.site);
+  const edit = useWorkspace((w) => w.edit);
+  const usual = siteSpread(site);
+  const field = (key: 'wind' | 'temperature' | 'friction', label: string, kind: 'speed' | 'ratio') => (
+    <QuantityField
+      label={label}
+      value={usual[key]}
+      kind={kind}
+      onCommit={(si) =>
+        si >= 0
+          ? edit({ type: 'set', path: `${B}.site.spread`, value: { ...site.spread, [key]: si } })
+          : 'must not be below zero'
+      }
+    />
+  );
+  return (
+    <details>
+      <summary className="dim" style={{ cursor: 'pointer' }}>
+        How well the day is known
+      </summary>
+      <div className="fields">
+        {field('wind', 'Wind, to within', 'speed')}
+        {field('temperature', 'Temperature, to within [K]', 'ratio')}
+        {field('friction', 'Rolling friction, to within', 'ratio')}
+      </div>
+    </details>
+  );
+}
+
 function Site() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
@@ -128,6 +160,7 @@ function Site() {
           hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
         />
       </div>
+      <SiteSpread />
     </section>
   );
 }
