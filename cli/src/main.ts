@@ -180,6 +180,10 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     const doc = await readDesign(operand);
     const loading = loadingOf(doc, values.loading);
     await warmPolars(doc);
+    if (doc.calibration.refit)
+      process.stderr.write(
+        'This calibration was fitted to an earlier model: open the project once, and it is fitted to its tests again.\n',
+      );
     const ledger = assess(doc.brief, doc.design, doc.calibration);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
     json(ledgerJson(ledger, loading));

@@ -193,7 +193,9 @@ function Calibration() {
               return (
                 <tr key={f.id} title={f.meaning} data-factor={f.id}>
                   <td>{f.name}</td>
-                  <td className="num dim">1 ±{formatNumber(f.sd, 2)}</td>
+                  <td className="num dim">
+                    {formatNumber(f.mean, 3)} ±{formatNumber(f.sd, 2)}
+                  </td>
                   <td className="num">
                     {formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}
                   </td>
@@ -201,8 +203,8 @@ function Calibration() {
                     <svg width={160} height={16} aria-hidden="true">
                       <line x1={X(1)} x2={X(1)} y1={0} y2={16} stroke="var(--hair)" />
                       <rect
-                        x={X(1 - f.sd)}
-                        width={X(1 + f.sd) - X(1 - f.sd)}
+                        x={X(f.mean - f.sd)}
+                        width={X(f.mean + f.sd) - X(f.mean - f.sd)}
                         y={6}
                         height={4}
                         fill="var(--hair)"

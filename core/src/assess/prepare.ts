@@ -30,10 +30,9 @@ import { buildDragTable, speedScale, speedWithoutThrust, type DragTable, type Sp
 import { heaviestState, loadedState } from '../mass';
 import {
   contourFacts,
-  modelOptions,
-  modelPolar,
+  flowKey,
+  flowPolar,
   modelPolars,
-  polarKey,
   recallPolar,
   sectionModel,
   TABLE_POINTS,
@@ -142,8 +141,8 @@ export function missingPolars(design: Design): PolarTask[] {
     }
     if (model.flow.kind !== 'coupled') continue;
     for (const reynolds of reynoldsFor(design, model)) {
-      const key = polarKey(model.flow.contour, reynolds, modelOptions(model));
-      if (!recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
+      const key = flowKey(model, reynolds);
+      if (key && !recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
     }
   }
   return [...out.values()];
@@ -151,7 +150,7 @@ export function missingPolars(design: Design): PolarTask[] {
 
 /** Computes one of them. @throws DomainError */
 export function computePolar(task: PolarTask): Polar {
-  return modelPolar(modelOf(task.section, TABLE_POINTS), task.reynolds);
+  return flowPolar(modelOf(task.section, TABLE_POINTS), task.reynolds);
 }
 
 /** @throws DomainError from a section or a lattice that cannot be computed */

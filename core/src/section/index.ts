@@ -30,6 +30,8 @@ export type { BuildErrors, Step } from './modify';
 export {
   analyseModel,
   modelOptions,
+  flowKey,
+  flowPolar,
   modelPolar,
   modelPolars,
   PICTURE_POINTS,

@@ -377,7 +377,11 @@ const memory = new Map<string, Polar>();
 const MEMORY_LIMIT = 400;
 
 /** Key of a polar by the content of everything it depends on. */
-export function polarKey(contour: Contour, reynolds: number, options: PolarOptions = STEP): string {
+export function polarKey(
+  contour: Contour,
+  reynolds: number,
+  options: PolarOptions & { /** the low-Reynolds method, whatever it found */ low?: true } = STEP,
+): string {
   return contentKey([
     Array.from(contour.xy, (v) => Math.round(v * 1e7)),
     Math.round(reynolds),

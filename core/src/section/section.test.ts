@@ -17,6 +17,8 @@ import {
   inviscidAt,
   limitSentence,
   meritsOf,
+  flowKey,
+  flowPolar,
   modelPolar,
   modelPolars,
   naca4,
@@ -330,6 +332,23 @@ describe('models', () => {
     );
     expect(step.confidence).toBe('low');
     expect(step.warnings.join(' ')).toMatch(/does not keep a section from stalling/);
+  });
+  it('a step’s drag is added once, also when its polar was made elsewhere and handed over by its key', () => {
+    const section = {
+      shape: {
+        kind: 'stepped' as const,
+        digits: '2412',
+        steps: [{ face: 'upper' as const, at: 0.5, depth: 0.03 }],
+      },
+    };
+    const model = sectionModel(section.shape, null, 100),
+      here = modelPolar(model, 2e5);
+    rememberPolar(flowKey(model, 2e5)!, flowPolar(model, 2e5));
+    expect(Math.min(...modelPolar(model, 2e5).attachedCd)).toBeCloseTo(Math.min(...here.attachedCd), 12);
+    expect(Math.min(...here.attachedCd) - Math.min(...flowPolar(model, 2e5).attachedCd)).toBeCloseTo(
+      0.15 * 0.03,
+      9,
+    );
   });
   it('a step costs drag against the plain section', () => {
     const at = (shape: ShapeSpec) =>

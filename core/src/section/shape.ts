@@ -12,9 +12,12 @@ import {
   analyseAngles,
   freeMoments,
   largestLift,
+  polarKey,
   polarOf,
   polarSet,
   prepareContour,
+  recallPolar,
+  rememberPolar,
   type Polar,
   type PolarOptions,
   type PolarSet,
@@ -181,16 +184,32 @@ function withAdded(p: Polar, drag: number, note: string | null): Polar {
   };
 }
 
-/** Polar of a shape at one Reynolds number, by the method that fits it. */
-export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
+/** Polar of a shape's flow model, a step's own drag not in it: what is kept and handed about by its key. */
+export function flowPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
   const { flow } = model;
   if (flow.kind === 'thin') return platePolar(flow.slope, flow.thickness, reynolds);
   const o = modelOptions(model, options);
-  const p =
-    reynolds < LEAST_COUPLED
-      ? lowReynoldsPolar(flow.contour, reynolds, o)
-      : polarOf(flow.contour, reynolds, o);
-  return withAdded(p, flow.addedDrag, flow.note);
+  if (reynolds >= LEAST_COUPLED) return polarOf(flow.contour, reynolds, o);
+  const key = polarKey(flow.contour, reynolds, { ...o, low: true }),
+    kept = recallPolar(key);
+  if (kept) return kept;
+  const low = lowReynoldsPolar(flow.contour, reynolds, o);
+  rememberPolar(key, low);
+  return low;
+}
+
+/** Polar of a shape at one Reynolds number, by the method that fits it. */
+export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
+  const { flow } = model,
+    p = flowPolar(model, reynolds, options);
+  return flow.kind === 'thin' ? p : withAdded(p, flow.addedDrag, flow.note);
+}
+
+/** Key of a flow model's polar. */
+export function flowKey(model: SectionModel, reynolds: number): string | null {
+  if (model.flow.kind === 'thin') return null;
+  const o = modelOptions(model);
+  return polarKey(model.flow.contour, reynolds, reynolds < LEAST_COUPLED ? { ...o, low: true } : o);
 }
 
 /** Options of the coupled solution for a shape: its own trips, and the asker's where they come first. */
