@@ -24,7 +24,8 @@ export function findRoot(
     fb = f(b);
   if (fa === 0) return { status: 'found', x: a, residual: 0, iterations: 0 };
   if (fb === 0) return { status: 'found', x: b, residual: 0, iterations: 0 };
-  if (!(fa * fb < 0)) return { status: 'no-bracket', fLo: fa, fHi: fb };
+  const above = Math.sign(fb);
+  if (!(Math.sign(fa) * above < 0)) return { status: 'no-bracket', fLo: fa, fHi: fb };
   let side = 0;
   for (let i = 1; i <= limit; i++) {
     let x = (a * fb - b * fa) / (fb - fa);
@@ -32,7 +33,8 @@ export function findRoot(
     const fx = f(x);
     if (fx === 0 || b - a < relTol * Math.max(Math.abs(x), relTol))
       return { status: 'found', x, residual: fx, iterations: i };
-    if (fx * fb < 0) {
+    // signs, not a product: that of two small values underflows and loses the bracket
+    if (Math.sign(fx) !== above) {
       a = x;
       fa = fx;
       if (side === -1) fb /= 2;
