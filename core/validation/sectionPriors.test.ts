@@ -39,7 +39,7 @@ beforeAll(() => {
       r.at === null ? Math.min(...p.attachedCd) : interpolateLinear(p.attachedCl, p.attachedCd, r.at);
     return r.cd ? [r.cd / own] : [];
   });
-}, 120_000);
+}, 240_000);
 
 const half = (v: readonly number[], odd: 0 | 1) => v.filter((_, i) => i % 2 === odd);
 const prior = (id: string) => FACTORS.find((f) => f.id === id)!;

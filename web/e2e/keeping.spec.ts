@@ -17,6 +17,7 @@ test('saves itself, survives a reload, undoes and redoes; units belong to the pe
   await expect(page.getByLabel('Strip length')).toHaveValue('25');
   await page.keyboard.press('Control+Shift+z');
   await expect(page.getByLabel('Strip length')).toHaveValue('30');
+  await saved(page);
   await page.getByRole('button', { name: /metric units/ }).click();
   await page.getByRole('menuitem', { name: /Imperial/ }).click();
   await expect(page.getByLabel('Strip length')).toHaveValue('98.4252');
