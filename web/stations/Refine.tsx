@@ -194,7 +194,7 @@ function Calibration() {
                 <tr key={f.id} title={f.meaning} data-factor={f.id}>
                   <td>{f.name}</td>
                   <td className="num dim">
-                    {formatNumber(f.mean, 3)} ±{formatNumber(f.sd, 2)}
+                    {f.mean} ±{formatNumber(f.sd, 2)}
                   </td>
                   <td className="num">
                     {formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}
