@@ -18,7 +18,7 @@ import type { StepCache } from './cache';
 import { inputsOf, quantityDef } from './quantities';
 import { compileMissions, heldSteps, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
 import { stripChances } from './stripChance';
-import { differentiate, spreadOf, type Cause, type Known } from './uncertainty';
+import { differentiate, spreadOf, type Cause } from './uncertainty';
 
 /** What every run of one assessment shares. */
 interface Task {
@@ -66,10 +66,7 @@ export function sensitivities(
 ): {
   values: Record<string, number>;
   gradient: Record<string, number[]>;
-  /** variance that no factor stands for: items, site, methods */ beyond: (
-    key: string,
-    known?: Known,
-  ) => number;
+  /** variance that no factor stands for: items, site, methods */ beyond: (key: string) => number;
 } {
   const task = prepareTask(brief, design, calibration, cache),
     cause = causeOf(task),
@@ -80,8 +77,8 @@ export function sensitivities(
       ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values,
     },
     gradient: Object.fromEntries(Object.entries(J.factors).map(([k, rows]) => [k, rows[0]])),
-    beyond: (key, known) => {
-      const s = spreadOf(cause, J, key, 0, known);
+    beyond: (key) => {
+      const s = spreadOf(cause, J, key);
       return s.sigma ** 2 * s.inputShares.reduce((sum, x) => sum + x, 0);
     },
   };

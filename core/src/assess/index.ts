@@ -1,5 +1,5 @@
 export { INPUTS, INPUT_IDS } from './uncertainty';
-export type { InputId, Known } from './uncertainty';
+export type { InputId } from './uncertainty';
 export { assess, assessQuickly, sensitivities } from './assess';
 export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
 export type { PolarTask } from './prepare';

@@ -32,11 +32,6 @@ export const INPUT_IDS: readonly InputId[] = INPUTS.map((i) => i.id);
 const TURNS_SHARE = 0.5,
   BROKEN_SPREAD = 0.02;
 
-/** Which of them a test replaces by its own reading. */
-export interface Known {
-  /** the aircraft was weighed that day */ items?: boolean;
-}
-
 type Numbers = Record<string, number[]>;
 
 /** Change of every number [one row a key, one column a cause]. */
@@ -192,7 +187,6 @@ export function spreadOf(
   jacobian: Jacobian,
   key: string,
   i = 0,
-  known: Known = {},
 ): Spread {
   const { cal, design } = cause;
   const j = jacobian.factors[key]?.[i] ?? FACTOR_IDS.map(() => 0),
@@ -201,7 +195,7 @@ export function spreadOf(
   const factorParts = j.map((a, p) => a * cal.covariance[p].reduce((s, c, q) => s + c * j[q], 0));
   const inputParts = inputs.map((v) => v * v);
   const payload = key.startsWith('payloadMass@');
-  if (!known.items && (payload || d.some((v) => v !== 0))) {
+  if (payload || d.some((v) => v !== 0)) {
     const state = stateFor(design, key, factorsOf(cal.mean).massGrowth),
       parts = payload
         ? itemParts(state, [1, 0, 0]).filter((p) => p.id.startsWith('payload-'))
