@@ -20,6 +20,8 @@ const row = (
 ) => ({ name, reynolds, clMax, cd, at }) satisfies PublishedRow;
 
 export const PUBLISHED: readonly PublishedRow[] = [
+  row('0006', 3e6, 0.9, null),
+  row('0006', 6e6, 0.92, null),
   row('0009', 3e6, 1.25, 0.0058),
   row('0009', 6e6, 1.32, 0.0054),
   row('0012', 3e6, 1.5, 0.006),

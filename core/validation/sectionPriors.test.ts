@@ -6,33 +6,41 @@ import { FACTORS } from '../src/design';
 import { interpolateLinear } from '../src/numeric';
 import {
   contourFromPoints,
-  FREE,
   naca4,
   naca5,
   polarOfPrepared,
   prepareContour,
+  TABLE_POINTS,
   type Polar,
 } from '../src/section';
 import { E387 } from './e387';
 import { PUBLISHED } from './publishedSections';
 
-const DEG = Math.PI / 180;
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
 const sd = (v: readonly number[]) =>
   Math.sqrt(mean(v.map((x) => (x - mean(v)) ** 2)) * (v.length / (v.length - 1)));
 
-let lift: number[], drag: number[];
+let lift: number[], drag: number[], nose: number[];
 beforeAll(() => {
   const known = new Map<string, Polar>();
   const polar = (name: string, re: number) => {
     const key = `${name}@${re}`;
     if (!known.has(key)) {
-      const c = name === 'E387' ? contourFromPoints(E387) : name.length === 5 ? naca5(name) : naca4(name);
-      known.set(key, polarOfPrepared(prepareContour(c), re, { ...FREE, step: DEG }));
+      // on the panels and steps of the assessment's own tables: the factors stand over those
+      const n = TABLE_POINTS;
+      const c =
+        name === 'E387' ? contourFromPoints(E387, n) : name.length === 5 ? naca5(name, n) : naca4(name, n);
+      known.set(key, polarOfPrepared(prepareContour(c), re));
     }
     return known.get(key)!;
   };
-  lift = PUBLISHED.flatMap((r) => (r.clMax ? [r.clMax / polar(r.name, r.reynolds).clMax] : []));
+  const lifts = PUBLISHED.flatMap((r) => {
+    const p = polar(r.name, r.reynolds);
+    return r.clMax ? [{ ratio: r.clMax / p.clMax, nose: p.layerClMax !== undefined }] : [];
+  });
+  // what the nose ends is not the layer's: its bound is measured, and is held by itself below
+  lift = lifts.filter((l) => !l.nose).map((l) => l.ratio);
+  nose = lifts.filter((l) => l.nose).map((l) => l.ratio);
   drag = PUBLISHED.flatMap((r) => {
     const p = polar(r.name, r.reynolds);
     const own =
@@ -60,5 +68,13 @@ describe.each([
     expect(odd.filter((r) => Math.abs(r - f.mean) < 2 * f.sd).length / odd.length).toBeGreaterThanOrEqual(
       0.85,
     );
+  });
+});
+
+describe('stall at the nose', () => {
+  it('NACA 0006, 0009 and 1408 at Re 3e6 and 6e6 stall there, within 7 % of the published lift (17 to 44 % high before)', () => {
+    expect(nose.length).toBe(5);
+    for (const ratio of nose) expect(Math.abs(ratio - 1)).toBeLessThan(0.07);
+    expect(Math.abs(mean(nose) - 1)).toBeLessThan(0.03);
   });
 });

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, gnatDocument, waferDocument } from '../demo';
 import { FACTOR_IDS, FACTORS, factorsOf, priorCalibration, type DesignDocument } from '../design';
-import { actingFactors } from './sectionTrust';
+import type { PolarSet } from '../section';
+import { actingFactors, sectionTrust } from './sectionTrust';
 import { assess, entryOf, type StepCache } from './index';
 import { prepare } from './prepare';
 
@@ -22,27 +23,51 @@ const value = (doc: DesignDocument, quantity: string, state: string) =>
 describe('trust', () => {
   it('the Bittern’s sections are computed and taken at their spread; sheets and films are not the coupled method’s', () => {
     const trust = (doc: DesignDocument) => prepare(doc.brief, doc.design, cache).trust;
-    expect(trust(bitternDocument())).toEqual({ coupled: true, widen: 1 });
+    expect(trust(bitternDocument())).toMatchObject({ coupled: true, widen: 1 });
     expect(trust(waferDocument())).toMatchObject({ coupled: false, widen: 2.2 });
     expect(trust(gnatDocument())).toMatchObject({ coupled: false });
   });
   it('at the prior the published correction acts on computed sections and not on those from tests', () => {
-    const computed = actingFactors(prior, { coupled: true, widen: 1 }),
-      tested = actingFactors(prior, { coupled: false, widen: 2.2 });
     const mean = (id: string) => FACTORS.find((f) => f.id === id)!.mean;
+    const computed = actingFactors(prior, { coupled: true, widen: 1, lift: mean('sectionLift') }),
+      tested = actingFactors(prior, { coupled: false, widen: 2.2, lift: 1 });
     expect(computed.sectionDrag).toBeCloseTo(mean('sectionDrag'), 12);
     expect(computed.clMax).toBeCloseTo(mean('sectionLift'), 12);
     expect(tested.sectionDrag).toBeCloseTo(1, 12);
     expect(tested.clMax).toBeCloseTo(1, 12);
   });
+  it('law: the prior mean of a nose stall runs without a step from the layer’s correction to none', () => {
+    const mean = FACTORS.find((f) => f.id === 'sectionLift')!.mean;
+    const sections = (layer: number) => {
+      const polar = {
+        reynolds: 1e6,
+        clMax: 1,
+        layerClMax: layer,
+        confidence: 'good',
+        points: [{ how: 'solved' }],
+      };
+      const set = { polars: [polar], zeroLift: 0, moment: 0 } as unknown as PolarSet;
+      return new Map(bitternDocument().design.sections.map((x) => [x.id, set]));
+    };
+    const lift = (layer: number) => sectionTrust(bitternDocument().design, sections(layer), () => 1e6).lift;
+    expect(lift(1)).toBeCloseTo(mean, 12);
+    expect(lift(1 / mean)).toBeCloseTo(1, 12);
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 1.3, noNaN: true }), (layer) => {
+        // what acts is the lower of the corrected layer and the nose's bound
+        expect(lift(layer)).toBeCloseTo(Math.min(mean * layer, 1), 12);
+      }),
+      { seed: 3, numRuns: 60 },
+    );
+  });
   it('law: low confidence moves further by the same deviation, and nothing else is touched', () => {
     fc.assert(
       fc.property(fc.double({ min: -0.1, max: 0.1, noNaN: true }), fc.boolean(), (by, coupled) => {
         const f = { ...prior, sectionLift: prior.sectionLift + by };
-        const [near, far] = [1, 2.2].map((widen) => actingFactors(f, { coupled, widen }).clMax);
-        const still = actingFactors(prior, { coupled, widen: 1 }).clMax;
+        const [near, far] = [1, 2.2].map((widen) => actingFactors(f, { coupled, widen, lift: 0.95 }).clMax);
+        const still = actingFactors(prior, { coupled, widen: 1, lift: 0.95 }).clMax;
         expect(far - still).toBeCloseTo(2.2 * (near - still), 9);
-        expect(actingFactors(f, { coupled, widen: 1 }).dragArea).toBe(prior.dragArea);
+        expect(actingFactors(f, { coupled, widen: 1, lift: 1 }).dragArea).toBe(prior.dragArea);
       }),
       { seed: 7, numRuns: 50 },
     );

@@ -4,7 +4,8 @@
  * and what is known with low confidence is moved further by the same deviation: a wider prior.
  */
 import { FACTORS, type Design, type Factors } from '../design';
-import { nearestPolar, type PolarSet } from '../section';
+import { clamp } from '../numeric';
+import { nearestPolar, type Polar, type PolarSet } from '../section';
 
 /** Widening of the spread by what the polars at the stall say of themselves. Common practice, no source. */
 const WIDEN = { good: 1, fair: 1.4, low: 2.2 } as const;
@@ -12,6 +13,15 @@ const WIDEN = { good: 1, fair: 1.4, low: 2.2 } as const;
 export interface SectionTrust {
   /** the coupled method made the wing's polars */ coupled: boolean;
   widen: number;
+  /** what the prior mean of the largest lift becomes for these sections */ lift: number;
+}
+
+const priorOf = (id: 'sectionDrag' | 'sectionLift') => FACTORS.find((f) => f.id === id)!.mean;
+
+/** The published correction is the layer's: a nose that gives way first keeps its own measured bound. */
+function liftPrior(p: Polar): number {
+  const mean = priorOf('sectionLift');
+  return p.layerClMax === undefined ? mean : clamp((mean * p.layerClMax) / p.clMax, mean, 1);
 }
 
 /** @param reynoldsOf of a chord, near the stall */
@@ -25,17 +35,18 @@ export function sectionTrust(
     const p = nearestPolar(polars.get(st.section)!, reynoldsOf(st.chord));
     return p ? [p] : [];
   });
+  const coupled = used.some((p) => p.points.some((q) => q.how === 'solved'));
   return {
-    coupled: used.some((p) => p.points.some((q) => q.how === 'solved')),
+    coupled,
     widen: Math.max(1, ...used.map((p) => WIDEN[p.confidence])),
+    lift: coupled ? used.reduce((sum, p) => sum + liftPrior(p) / used.length, 0) : 1,
   };
 }
 
-const priorOf = (id: 'sectionDrag' | 'sectionLift') => FACTORS.find((f) => f.id === id)!.mean;
-
 /** Factors as they act: those of the sections by their trust, largest lift with that of the sections in it. */
 export function actingFactors(f: Factors, trust: SectionTrust): Factors {
-  const act = (id: 'sectionDrag' | 'sectionLift') =>
-    Math.max(0.3, (trust.coupled ? priorOf(id) : 1) + trust.widen * (f[id] - priorOf(id)));
-  return { ...f, sectionDrag: act('sectionDrag'), clMax: f.clMax * act('sectionLift') };
+  const act = (id: 'sectionDrag' | 'sectionLift', mean: number) =>
+    Math.max(0.3, mean + trust.widen * (f[id] - priorOf(id)));
+  const drag = trust.coupled ? priorOf('sectionDrag') : 1;
+  return { ...f, sectionDrag: act('sectionDrag', drag), clMax: f.clMax * act('sectionLift', trust.lift) };
 }

@@ -2,6 +2,8 @@
  * Named steps from one schema version to the next. Step n turns version n into n + 1.
  * A new step comes with a fixture of the old form beside the tests.
  */
+import { FACTORS } from './factors';
+
 type Raw = Record<string, unknown>;
 const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
 
@@ -32,7 +34,7 @@ export function withTorqueFactor(document: unknown): unknown {
 }
 
 /**
- * 2 to 3: factors of section drag and section largest lift, at their priors (1.08 ± 0.06, 0.93 ± 0.07), not
+ * 2 to 3: factors of section drag and section largest lift, at their priors, not
  * correlated with the rest.
  * What tests had taught was taught to a model without them: it is marked to be fitted again.
  */
@@ -47,14 +49,15 @@ export function withSectionFactors(document: unknown): unknown {
   )
     return { ...document, schemaVersion: 3 };
   const rows = (covariance as unknown[][]).map((row) => [...row, 0, 0]),
-    zeros = Array.from({ length: 11 }, () => 0);
+    zeros = Array.from({ length: 11 }, () => 0),
+    [drag, lift] = ['sectionDrag', 'sectionLift'].map((id) => FACTORS.find((f) => f.id === id)!);
   return {
     ...document,
     schemaVersion: 3,
     calibration: {
       ...document.calibration,
-      mean: [...(mean as unknown[]), 1.08, 0.93],
-      covariance: [...rows, [...zeros, 0.06 * 0.06, 0], [...zeros, 0, 0.07 * 0.07]],
+      mean: [...(mean as unknown[]), drag.mean, lift.mean],
+      covariance: [...rows, [...zeros, drag.sd * drag.sd, 0], [...zeros, 0, lift.sd * lift.sd]],
       ...(Array.isArray(from) && from.length > 0 ? { refit: true } : {}),
     },
   };

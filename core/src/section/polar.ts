@@ -9,6 +9,7 @@ import { repanel, type Contour } from './contour';
 import { solveFlow } from './coupled';
 import { FREE, prepareSection, type FlowOptions, type FlowState, type PreparedSection } from './prepared';
 import { pointOf, type FlowPoint } from './flowPoint';
+import { cutAtNose, NOSE_STALL } from './noseStall';
 import { inviscidAt, solveInviscid, type InviscidBasis } from './panels';
 import { beyondStall } from './stall';
 
@@ -24,6 +25,7 @@ export interface Polar {
   readonly reynolds: number;
   readonly points: readonly PolarPoint[];
   readonly clMax: number;
+  /** largest lift of the layer alone, where the nose gives way before it does */ readonly layerClMax?: number;
   readonly clMin: number;
   /** [rad] */ readonly alphaStall: number;
   /** asked for and not settled [rad] */ readonly missed: readonly number[];
@@ -302,48 +304,55 @@ export function polarOfPrepared(
   const walker = new Walker(prep, reynolds, options);
   const missed: number[] = [],
     count = { done: 0 };
-  const warnings: string[] = [];
   const begun = walker.begin(Math.round(angleOfLift(prep.basis, 0.5) / options.step) * options.step);
   if (!begun) return nothing(reynolds);
   const middle = pointOf(prep, begun.state, reynolds);
   const up = walkOut(walker, reynolds, begun.state.alpha, options.step, missed, hooks, count);
   walker.from(begun);
   const down = walkOut(walker, reynolds, begun.state.alpha, -options.step, missed, hooks, count);
-  const raw = [...down.reverse(), middle, ...up];
+  const free = [...down.reverse(), middle, ...up];
+  const { points: raw, up: nose } = cutAtNose(free, down.length, prep.basis, reynolds);
   const top = peak(raw, 1),
     bottom = peak(raw, -1);
-  if (reynolds < 3e4)
-    warnings.push('Below a Reynolds number of 30 000 the method is outside its range: an order of size.');
-  if (missed.length > 0)
-    warnings.push(
-      `${missed.length} ${missed.length === 1 ? 'angle' : 'angles'} did not settle and ${missed.length === 1 ? 'is' : 'are'} left out.`,
-    );
-  if (top.at === raw.length - 1)
-    warnings.push('The largest lift lies at the last angle that settled; the real one may be higher.');
-  const points: PolarPoint[] = raw.map((p, i) => ({
+  const open = !nose && top.at === raw.length - 1;
+  const solved = raw.map((p, i): PolarPoint => ({
     ...p,
     how: 'solved',
     stalled: i > top.at || i < bottom.at,
   }));
-  points.push(...extension(points, options.step));
+  const points = [...solved, ...extension(solved, options.step)];
   const attached = points.filter((p) => !p.stalled).sort((a, b) => a.cl - b.cl);
   return {
     reynolds,
     points,
     clMax: top.cl,
+    ...(nose ? { layerClMax: peak(free, 1).cl } : {}),
     clMin: bottom.cl,
     alphaStall: top.alpha,
     missed,
-    warnings,
+    warnings: polarWarnings(reynolds, missed.length, open, nose),
     confidence:
       reynolds < 3e4 || missed.length > raw.length / 6
         ? 'low'
-        : reynolds < 6e4 || top.at === raw.length - 1
+        : reynolds < 6e4 || open || (nose && reynolds < 1e6)
           ? 'fair'
           : 'good',
     attachedCl: attached.map((p) => p.cl),
     attachedCd: attached.map((p) => p.cd),
   };
+}
+
+function polarWarnings(reynolds: number, missed: number, open: boolean, nose: boolean): string[] {
+  const out: string[] = [];
+  if (reynolds < 3e4)
+    out.push('Below a Reynolds number of 30 000 the method is outside its range: an order of size.');
+  if (missed > 0)
+    out.push(
+      `${missed} ${missed === 1 ? 'angle' : 'angles'} did not settle and ${missed === 1 ? 'is' : 'are'} left out.`,
+    );
+  if (open) out.push('The largest lift lies at the last angle that settled; the real one may be higher.');
+  if (nose) out.push(NOSE_STALL);
+  return out;
 }
 
 function nothing(reynolds: number): Polar {
@@ -386,7 +395,7 @@ export function polarKey(
     Array.from(contour.xy, (v) => Math.round(v * 1e7)),
     Math.round(reynolds),
     options,
-    'coupled-1',
+    'coupled-2',
   ]);
 }
 /** Puts a polar computed elsewhere (another worker, the database) where `polarOf` finds it. */

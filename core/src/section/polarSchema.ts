@@ -22,6 +22,7 @@ export const polarSchema: z.ZodType<Polar> = z.strictObject({
   reynolds: n(1e3, 3e7),
   points: z.array(point).max(200),
   clMax: n(-5, 5),
+  layerClMax: n(-5, 5).optional(),
   clMin: n(-5, 5),
   alphaStall: n(-1.6, 1.6),
   missed: z.array(n(-1.6, 1.6)).max(100),

@@ -6,6 +6,7 @@ import { contourFromPoints } from './importedOutline';
 import { FREE } from './prepared';
 import { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 } from './families';
 import { blendOf, scaled, stepped, warped, withFlap, type BuildErrors, type Step } from './modify';
+import { heldAtNose, NOSE_STALL } from './noseStall';
 import { platePolar } from './plate';
 import type { FlowPoint } from './flowPoint';
 import {
@@ -303,8 +304,10 @@ export function analyseModel(
   }
   const o = modelOptions(model, options);
   const prep = prepareContour(flow.contour);
-  const points = analyseAngles(prep, reynolds, sorted, o, hooks).map(({ alpha, point }) => ({
-    alpha,
+  const settled = analyseAngles(prep, reynolds, sorted, o, hooks).map((p) => p.point);
+  const { points: held, stall } = heldAtNose(settled, prep.basis, reynolds);
+  const points = held.map((point, i) => ({
+    alpha: sorted[i],
     converged: point !== null,
     point: point && { ...point, cd: point.cd + flow.addedDrag },
   }));
@@ -313,15 +316,22 @@ export function analyseModel(
   const warnings = [
     ...(flow.note ? [flow.note] : []),
     ...(missed > 0 ? [`${missed} of ${points.length} angles did not settle.`] : []),
+    ...(stall ? [NOSE_STALL] : []),
   ];
-  const top = found?.inside
-    ? { cl: found.cl, alpha: found.alpha }
+  const inside = stall ?? (found?.inside ? found : null);
+  const top = inside
+    ? { cl: inside.cl, alpha: inside.alpha }
     : topOf(polarOf(flow.contour, reynolds, o, prep));
   return {
     points,
     clMax: top?.cl ?? null,
     alphaClMax: top?.alpha ?? null,
-    confidence: flow.note || low ? 'low' : reynolds < 6e4 || missed > points.length / 6 ? 'fair' : 'good',
+    confidence:
+      flow.note || low
+        ? 'low'
+        : reynolds < 6e4 || (stall && reynolds < 1e6) || missed > points.length / 6
+          ? 'fair'
+          : 'good',
     warnings,
   };
 }
