@@ -1,14 +1,50 @@
 import { defineConfig } from 'vitest/config';
 
+const parts = (list: string) => `{${list}}/**/*.test.ts`;
+
 export default defineConfig({
   test: {
-    include: ['{core,formats,devices,cli,web,scripts}/**/*.test.ts'],
-    exclude: ['**/node_modules/**', '**/.next/**', 'web/e2e/**'],
     globalSetup: ['core/testing/polarStore.ts'],
-    setupFiles: ['core/testing/setup.ts'],
     testTimeout: 90_000,
     hookTimeout: 240_000,
     // two cores: one worker for the heavy files, one for the rest
     maxWorkers: 2,
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'long',
+          include: ['core/validation/sectionRobust.test.ts', 'core/src/assess/layoutReport.test.ts'],
+          setupFiles: ['core/testing/setup.ts'],
+          isolate: false,
+          // what takes longest begins first
+          sequence: { groupOrder: 0 },
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'core',
+          include: [parts('core,formats,devices,cli')],
+          exclude: [
+            '**/node_modules/**',
+            'core/validation/sectionRobust.test.ts',
+            'core/src/assess/layoutReport.test.ts',
+          ],
+          setupFiles: ['core/testing/setup.ts'],
+          // no file replaces a module: one worker keeps them, and the polars, from file to file
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'web',
+          include: [parts('web,scripts')],
+          exclude: ['**/node_modules/**', '**/.next/**', 'web/e2e/**'],
+          setupFiles: ['core/testing/setup.ts'],
+        },
+      },
+    ],
   },
 });

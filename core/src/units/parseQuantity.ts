@@ -151,7 +151,11 @@ class Reader {
     for (let op = this.takeOp('*', '/'); op; op = this.takeOp('*', '/')) {
       const w = this.signed();
       if (v.dim && w.dim) throw new EntryError('Multiply or divide a quantity by a plain number only.');
-      if (op === '/' && w.dim) throw new EntryError('Divide a quantity by a plain number only.');
+      // `35/2 mm` is half of 35 mm: the unit closes the whole quotient
+      if (op === '/' && w.dim) {
+        v = { n: (v.n / w.n) * this.lastScale ** 2, dim: w.dim };
+        continue;
+      }
       v = { n: op === '*' ? v.n * w.n : v.n / w.n, dim: v.dim ?? w.dim };
     }
     return v;
