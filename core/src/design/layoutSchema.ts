@@ -4,7 +4,7 @@
  * All optional in the document, so that a plain aircraft stays plain.
  */
 import { z } from 'zod';
-import { above, between, finite, id, label } from './primitives';
+import { above, between, id, label } from './primitives';
 
 const bodyStation = z.strictObject({
   x: between(-5, 10),
@@ -140,6 +140,6 @@ export const referenceSchema = z.strictObject({
   tailArm: above(20).nullable(),
   finArea: above(20).nullable(),
   bodyLength: above(20).nullable(),
-  /** CG as a fraction of the mean chord */ cgChord: finite.nullable(),
+  /** CG as a fraction of the mean chord */ cgChord: between(-2, 3).nullable(),
 });
 export type ReferenceModel = z.infer<typeof referenceSchema>;

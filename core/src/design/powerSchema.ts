@@ -4,7 +4,7 @@
  * plain pack, controller, motor and propeller is optional. SI and radians.
  */
 import { z } from 'zod';
-import { above, between, finite, id, label } from './primitives';
+import { above, between, id, label } from './primitives';
 
 const chemistry = z.enum(['LiPo', 'Li-ion', 'LiFePO4', 'NiMH']);
 const family = z.enum(['slow-fly', 'thin-electric', 'sport', 'multirotor', 'folding', 'indoor', 'carved']);
@@ -178,7 +178,7 @@ const swapBase = {
   label,
   mass: between(0, 50),
   weighed: z.boolean(),
-  /** [m]; where the part it replaces stands, when null */ x: finite.nullable(),
+  /** [m]; where the part it replaces stands, when null */ x: between(-20, 20).nullable(),
   note: label,
 };
 export const swapsSchema = z

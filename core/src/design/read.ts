@@ -18,9 +18,38 @@ function plainIssue(issue: z.ZodError['issues'][number]): string {
   if (issue.code === 'too_big' && issue.origin === 'number') return `must be at most ⟦${issue.maximum}⟧`;
   if (issue.code === 'too_small') return `needs at least ${issue.minimum}`;
   if (issue.code === 'too_big') return `may have at most ${issue.maximum}`;
-  if (issue.code === 'invalid_type' && issue.expected === 'int') return 'must be a whole number';
+  if (issue.code === 'invalid_type') return plainKind(issue);
+  if (issue.code === 'unrecognized_keys')
+    return `holds ${issue.keys.map((k) => `“${k}”`).join(', ')}, which does not belong here`;
+  if (issue.code === 'invalid_value') return `must be ${oneOf(issue.values)}`;
+  if (issue.code === 'invalid_union') {
+    const kinds = / Expected (.*)$/.exec(issue.message)?.[1];
+    return kinds
+      ? `must be one of ${kinds.replaceAll("'", '').replaceAll(' | ', ', ')}`
+      : 'is of no known kind';
+  }
   return issue.message;
 }
+
+const KIND_WORDS: Record<string, string> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'text',
+  boolean: 'yes or no (true or false)',
+  array: 'a list',
+  object: 'a group of values',
+  tuple: 'a list of a fixed length',
+  record: 'a group of values',
+};
+
+/** Not the kind that is asked: missing, not a number, or something else. */
+function plainKind(issue: { expected: string; input?: unknown; message: string }): string {
+  if (/received undefined$/.test(issue.message)) return 'is missing';
+  return `must be ${KIND_WORDS[issue.expected] ?? issue.expected}`;
+}
+
+const oneOf = (values: readonly unknown[]) =>
+  values.length === 1 ? String(values[0]) : `one of ${values.map(String).join(', ')}`;
 
 /** A sentence without the marks around its limits. */
 export function withoutMarks(sentence: string): string {
@@ -105,8 +134,16 @@ export function referenceProblems(doc: DesignDocument): string[] {
   return out;
 }
 
+const newer = (what: string, version: number) =>
+  fail(
+    `${what} was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`,
+  );
+
 /** A design document from unknown data. */
 export function readDocument(data: unknown): ReadResult<DesignDocument> {
+  const version =
+    typeof data === 'object' && data !== null && 'schemaVersion' in data ? data.schemaVersion : 0;
+  if (typeof version === 'number' && version > SCHEMA_VERSION) return newer('The document', version);
   const parsed = documentSchema.safeParse(upgradeDocument(data));
   if (!parsed.success) return fail(withoutMarks(sentenceOf(parsed.error)));
   const problems = referenceProblems(parsed.data);
@@ -120,10 +157,7 @@ export function readProjectFile(data: unknown): ReadResult<ProjectFile> {
   const version = 'schemaVersion' in data ? data.schemaVersion : undefined;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return fail('The file does not say which schema version it is.');
-  if (version > SCHEMA_VERSION)
-    return fail(
-      `The file was written by a newer Skiametra (schema ${version}, here ${SCHEMA_VERSION}); update this one to open it.`,
-    );
+  if (version > SCHEMA_VERSION) return newer('The file', version);
   const parsed = projectFileSchema.safeParse(upgradeProjectFile(data, version));
   if (!parsed.success)
     return fail(`The file is damaged or was edited by hand: ${withoutMarks(sentenceOf(parsed.error))}`);

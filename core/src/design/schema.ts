@@ -329,7 +329,7 @@ export const designSchema = z.strictObject({
         id,
         loading: id,
         mass: above(500),
-        cgX: finite.nullable(),
+        cgX: between(-20, 20).nullable(),
         note: label,
         /** readings of two or three scales, each under a point of the aircraft */ readings: z
           .array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) }))
