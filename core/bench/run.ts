@@ -6,13 +6,13 @@ import { assess, assessQuickly, layoutReport, modelOf, powerReport } from '../sr
 import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
+import { partsFor } from '../src/mass';
 import {
   buildDrive,
   combinationCount,
   matchSummary,
   operate,
   operateForThrust,
-  partsFor,
   prepareMatch,
   propellerCurve,
   simulateDischarge,

@@ -1,8 +1,7 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
 import type { Brief, Design } from '../design';
-import { changesOf, solveBalance } from '../mass';
+import { changesOf, solveBalance, isFitted } from '../mass';
 import {
-  isFitted,
   joinPacks,
   packOf,
   packInUse,
@@ -208,7 +207,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
         'power',
         'look',
         'all',
-        `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no item of the mass list is called rubber.`,
+        `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no line of the mass list is the rubber motor.`,
       );
     else if (Math.abs(listed - mass) > 0.08 * mass)
       add(

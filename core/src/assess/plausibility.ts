@@ -3,7 +3,7 @@
  * claims that must agree with one another. Questions only, never a block. Ranges are common practice, no source.
  */
 import type { Design } from '../design';
-import { gramsText, scaleResolution } from '../mass';
+import { gramsText, itemMass, linkParts, scaleResolution } from '../mass';
 import { formatQuantity, type KindName } from '../units';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
@@ -55,16 +55,36 @@ function rangeQuestions(ledger: Ledger): Finding[] {
   });
 }
 
+/** Lines that are parts and are typed as masses: another part leaves them where they are. */
+function typedParts(design: Design): Finding[] {
+  const linked = linkParts(design).items;
+  const typed = linked.flatMap((i, k) => (i === design.items[k] || design.items[k].weighed !== null ? [] : [i]));
+  if (typed.length === 0) return [];
+  const names = typed.map((i) => i.name).join(', ');
+  const sentence = `${names}: typed ${typed.length === 1 ? 'as a mass' : 'as masses'}, so that another part changes no weight.`;
+  const changes = typed.map((i) => ({ path: `items.${i.id}.planned`, value: i.planned }));
+  return [
+    {
+      station: 'balance',
+      severity: 'ask',
+      state: 'all',
+      sentence,
+      fix: { label: 'Let them follow their parts', changes },
+    },
+  ];
+}
+
 /** Claims of one design that cannot both be true. */
 function contradictions(design: Design): Finding[] {
   const out: Finding[] = [];
   const ask = (station: Finding['station'], sentence: string) =>
     out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
   const { battery, motor, esc, unpowered } = design.power;
+  out.push(...typedParts(design));
   if (!unpowered) {
     const pack = design.items
       .filter((i) => i.group === 'battery')
-      .reduce((s, i) => s + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0);
+      .reduce((s, i) => s + itemMass(i, design), 0);
     const wh = (battery.capacity * battery.series * 3.7) / 3600;
     if (pack > 0 && !(wh / pack >= 90 && wh / pack <= 260))
       ask(

@@ -3,9 +3,9 @@
  * would try next.
  */
 import { setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
-import { loadedState } from '../mass';
+import { loadedState, fitChanges } from '../mass';
 import { DomainError } from '../numeric';
-import { fitChanges, flaringCurves, rubberTrials, type RubberTrial } from '../power';
+import { flaringCurves, rubberTrials, type RubberTrial } from '../power';
 import { assess } from './assess';
 import type { Fix, Ledger } from './ledger';
 import { flyRubber } from './powerValues';

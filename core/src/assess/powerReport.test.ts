@@ -1,7 +1,8 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternSolarDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
 import { setPath, type DesignDocument } from '../design';
-import { combinationChanges, partsFor, indexOfCombination, matchOne, prepareMatch } from '../power';
+import { combinationChanges, partsFor } from '../mass';
+import { indexOfCombination, matchOne, prepareMatch } from '../power';
 import {
   assess,
   entryOf,

@@ -16,22 +16,26 @@ import {
   type SlopeWindow,
 } from '../flight';
 import { groundGeometry, thrustMoment } from '../layout';
-import { loadedState, type MassState } from '../mass';
+import {
+  loadedState,
+  type MassState,
+  controllerItem,
+  isFitted,
+  itemOfKind,
+  labelText,
+  itemMass,
+} from '../mass';
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
 import {
   buildDrive,
   CHEMISTRY,
-  controllerItem,
   dethermalizerTime,
   discArea,
   driveChain,
   hoverPoint,
   idleDragArea,
-  isFitted,
-  itemOfKind,
   joinPacks,
-  labelText,
   MEAN_SOC,
   operate,
   operateForThrust,
@@ -453,7 +457,7 @@ function hoverPart(s: Scene, lift: Drive): HoverReport {
     lost = arms.length >= 3 ? weakRotor(arms, W, 0) : null;
   const own = s.drive && s.drive !== lift ? s.drive : null;
   const idleRotors = design.dragItems
-    .filter((d) => /rotor/i.test(d.name))
+    .filter((d) => d.part?.kind === 'lift rotor')
     .reduce((a, d) => a + d.dragArea, 0);
   const change = own
     ? transition(lift, own, {
@@ -512,7 +516,12 @@ function compareModes(
   const drag = s.drag(speed),
     power = operateForThrust(cruise, drag, speed).power;
   const q = 0.5 * prep.air.density * speed * speed;
-  const carried = state.points.filter((p) => /lift/i.test(p.name)).reduce((a, p) => a + p.mass, 0);
+  const lifting = new Set(
+    design.items
+      .filter((i) => i.part?.kind === 'lift motor' || i.part?.kind === 'lift rotor')
+      .map((i) => i.id),
+  );
+  const carried = state.points.filter((p) => lifting.has(p.id)).reduce((a, p) => a + p.mass, 0);
   const light = s.drag(speed, (state.mass - carried) * G0) - q * idleRotors * s.f.dragArea;
   const without = operateForThrust(cruise, Math.max(0, light), speed).power;
   const areaOf = drag / q;
@@ -555,7 +564,7 @@ function packRemarks(design: Design): string[] {
     a = packOf(battery);
   const listed = design.items
       .filter((i) => i.group === 'battery')
-      .reduce((m, i) => m + (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)), 0),
+      .reduce((m, i) => m + itemMass(i, design), 0),
     usual = a.mass + (second ? packOf(second.battery).mass : 0);
   const out = [
     `${a.series} cells in series${battery.parallel > 1 ? `, ${battery.parallel} in parallel` : ''}: ${a.nominal.toFixed(1)} V on the label, ${a.full.toFixed(1)} V off the charger, ${a.least.toFixed(1)} V the least under load.`,

@@ -1,4 +1,5 @@
 /** What rubber and lift motors put into the ledger, for one vector of calibration factors. */
+import { itemMass, itemOfPart } from '../mass';
 import { G0 } from '../air';
 import type { Design, Factors, Loading } from '../design';
 import { dragAt, type DragTable } from '../flight';
@@ -66,19 +67,19 @@ export function rubberDesignValues(design: Design, v: Record<string, number>, vi
 
 /** The line of the mass list that is the rubber motor. */
 export function rubberItem(design: Pick<Design, 'items'>): Design['items'][number] | undefined {
-  return design.items.find((i) => /rubber/i.test(i.name));
+  return itemOfPart(design, 'rubber');
 }
 
 /** What the mass list says of it [kg]; null when it has none. */
-export function listedRubber(design: Pick<Design, 'items'>): number | null {
+export function listedRubber(design: Design): number | null {
   const item = rubberItem(design);
-  return item?.weighed ?? (item?.planned.kind === 'mass' ? item.planned.mass : null);
+  return item ? itemMass(item, design) : null;
 }
 
 /** Whether the rubber is in the aircraft in this state. */
 export function hasRubber(design: Design, loading: Loading): boolean {
   const item = rubberItem(design);
-  return !item || !loading.absent?.includes(item.id);
+  return item !== undefined && !loading.absent?.includes(item.id);
 }
 
 /** The flight with and without the roof, flown once for all that bears on it. */

@@ -2,6 +2,7 @@
  * The demo: the Fenland Relay, an invented student contest, and the aircraft Bittern.
  * All figures are made up. SI and radians.
  */
+import { linkParts } from '../mass';
 import { priorCalibration, SCHEMA_VERSION, type Brief, type Design, type DesignDocument } from '../design';
 
 const DEG = Math.PI / 180;
@@ -304,7 +305,7 @@ const design: Design = {
       id: 'wing-shell',
       name: 'Wing',
       group: 'structure',
-      planned: { kind: 'areal', surface: 'wing', perArea: 1.55 },
+      planned: { kind: 'areal', surface: 'wing', perArea: 1.378 },
       basis: 'calculated',
       spread: 0.12,
       weighed: null,
@@ -313,6 +314,12 @@ const design: Design = {
       z: 0.07,
       inWing: true,
       movable: null,
+    },
+    {
+      ...part('spar', 'Wing spar', 'structure', 69, 0.4076, 0.0719, 'calculated', { inWing: true }),
+      part: { kind: 'spar' },
+      spread: 0.05,
+      planned: { kind: 'part', factor: 1 },
     },
     part('wing-servos', 'Aileron servos', 'electronics', 26, 0.46, 0.07, 'catalogue', { inWing: true }),
     part('body-shell', 'Fuselage', 'structure', 420, 0.5, 0.01, 'guess'),
@@ -345,10 +352,13 @@ const design: Design = {
       movable: null,
     },
     part('tail-servos', 'Tail servos and rods', 'electronics', 46, 0.72, 0.02, 'catalogue'),
-    part('motor', 'Motor', 'propulsion', 128, 0.04, 0, 'catalogue'),
-    part('propeller', 'Propeller and hub', 'propulsion', 34, 0, 0, 'catalogue'),
-    part('esc', 'Controller', 'propulsion', 44, 0.12, -0.02, 'catalogue'),
+    part('motor', 'Motor', 'propulsion', 128, 0.04, 0, 'catalogue', { part: { kind: 'motor' } }),
+    part('propeller', 'Propeller and hub', 'propulsion', 34, 0, 0, 'catalogue', {
+      part: { kind: 'propeller' },
+    }),
+    part('esc', 'Controller', 'propulsion', 44, 0.12, -0.02, 'catalogue', { part: { kind: 'controller' } }),
     part('battery', 'Battery', 'battery', 274, 0.23, 0, 'catalogue', {
+      part: { kind: 'pack' },
       movable: { from: 0.12, to: 0.33 },
       box: { length: 0.136, width: 0.043, height: 0.03 },
     }),
@@ -564,7 +574,7 @@ export function bitternDocument(): DesignDocument {
   return structuredClone({
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     brief,
-    design,
+    design: linkParts(design),
     calibration: priorCalibration(),
   });
 }

@@ -1,4 +1,5 @@
 /** Crane: lift-and-cruise, sets a water sampler down on the marsh by line and flies home on its wing. All figures are made up. */
+import { linkParts } from '../mass';
 import { FILE_FORMAT, SCHEMA_VERSION, type Design, type DesignDocument, type ProjectFile } from '../design';
 import { balanced, LAYOUT_TEMPLATES } from '../layout';
 import { starterDocument } from './starter';
@@ -39,11 +40,12 @@ export function craneDocument(): DesignDocument {
     items: [
       part('body-shell', 'Fuselage', 'structure', 520, 0.55, 0.01, { basis: 'guess', spread: 0.15 }),
       part('boom-tubes', 'Lift booms', 'structure', 150, 0.42, 0.05, { basis: 'calculated', spread: 0.1 }),
-      part('motor', 'Cruise motor', 'propulsion', 150, 0.04, 0),
-      part('propeller', 'Propeller and hub', 'propulsion', 36, 0, 0),
-      part('esc', 'Cruise controller', 'propulsion', 48, 0.12, -0.02),
+      part('motor', 'Cruise motor', 'propulsion', 150, 0.04, 0, { part: { kind: 'motor' } }),
+      part('propeller', 'Propeller and hub', 'propulsion', 36, 0, 0, { part: { kind: 'propeller' } }),
+      part('esc', 'Cruise controller', 'propulsion', 48, 0.12, -0.02, { part: { kind: 'controller' } }),
       part('lift-escs', 'Lift controllers', 'propulsion', 120, 0.43, 0.05),
       part('battery', 'Battery', 'battery', 920, 0.3, -0.01, {
+        part: { kind: 'pack' },
         box: { length: 0.15, width: 0.048, height: 0.046 },
         movable: { from: 0.2, to: 0.5 },
       }),
@@ -292,23 +294,31 @@ export function craneDocument(): DesignDocument {
     ],
   };
   const drawn = LAYOUT_TEMPLATES.find((t) => t.id === 'lift-cruise')!.make(d);
-  const design = balanced({
-    ...drawn,
-    rotors: drawn.rotors!.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })),
-    payload: { ...d.payload, x: drawn.rotors!.reduce((s, r) => s + r.x, 0) / 4 },
-    wheels: d.wheels,
-    dragItems: [
-      {
-        id: 'legs',
-        name: 'Legs',
-        dragArea: 0.003,
-        note: 'three round tubes',
-        from: { kind: 'wire', length: 0.2, diameter: 0.008, count: 3 },
-      },
-      { id: 'rotors', name: 'Stopped lift rotors', dragArea: 0.0052, note: 'guess' },
-      { id: 'openings', name: 'Hinges, cooling', dragArea: 0.001, note: 'guess' },
-    ],
-  });
+  const design = balanced(
+    linkParts({
+      ...drawn,
+      rotors: drawn.rotors!.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })),
+      payload: { ...d.payload, x: drawn.rotors!.reduce((s, r) => s + r.x, 0) / 4 },
+      wheels: d.wheels,
+      dragItems: [
+        {
+          id: 'legs',
+          name: 'Legs',
+          dragArea: 0.003,
+          note: 'three round tubes',
+          from: { kind: 'wire', length: 0.2, diameter: 0.008, count: 3 },
+        },
+        {
+          id: 'rotors',
+          name: 'Stopped lift rotors',
+          dragArea: 0.0052,
+          note: 'guess',
+          part: { kind: 'lift rotor' },
+        },
+        { id: 'openings', name: 'Hinges, cooling', dragArea: 0.001, note: 'guess' },
+      ],
+    }),
+  );
   return {
     ...base,
     design,

@@ -193,8 +193,11 @@ export function gnatDocument(): DesignDocument {
         item('tail', 'Tail and fin', 'structure', 0.46, 0.71, 0.012),
         item('stick', 'Motor stick', 'structure', 0.82, 0.2, 0),
         item('boom', 'Tail boom', 'structure', 0.32, 0.55, 0.003),
-        item('propeller', 'Propeller and shaft', 'propulsion', 0.92, -0.012, 0),
+        item('propeller', 'Propeller and shaft', 'propulsion', 0.92, -0.012, 0, {
+          part: { kind: 'propeller', of: 'rubber' },
+        }),
         item('rubber', 'Rubber motor', 'propulsion', 1.42, 0.19, -0.008, {
+          part: { kind: 'rubber' },
           movable: { from: 0.17, to: 0.23 },
         }),
         item('clay', 'Trim clay', 'other', 0.08, 0.02, 0, { movable: { from: 0, to: 0.74 } }),

@@ -1,4 +1,5 @@
 /** A branch of the Bittern outside the contest: a long wing with solar cells. All figures are made up. */
+import { linkParts } from '../mass';
 import type { DesignDocument } from '../design';
 import { bitternDocument } from './bittern';
 
@@ -46,6 +47,7 @@ export function bitternSolarDocument(): DesignDocument {
     name: 'Solar cells and wiring',
     group: 'electronics',
     planned: { kind: 'mass', mass: 0.36 },
+    part: { kind: 'solar cells' },
     basis: 'calculated',
     spread: 0.08,
     x: 0.45,
@@ -106,7 +108,7 @@ export function bitternSolarDocument(): DesignDocument {
   };
   return {
     ...doc,
-    design: d,
+    design: linkParts(d),
     brief: {
       ...doc.brief,
       purpose:

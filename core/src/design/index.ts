@@ -1,6 +1,7 @@
 export {
   BASES,
   FACTOR_IDS,
+  PART_KINDS,
   SCHEMA_VERSION,
   briefSchema,
   calibrationSchema,
@@ -23,6 +24,8 @@ export type {
   FactorId,
   Item,
   Loading,
+  PartKind,
+  PartLink,
   Requirement,
   MeasuredPolar,
   Section,

@@ -104,6 +104,9 @@ export function referenceProblems(doc: DesignDocument): string[] {
   for (const i of d.items)
     if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part))
       out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
+  for (const i of d.items)
+    if (i.planned.kind === 'part' && !i.part)
+      out.push(`item “${i.name}” follows a part, but does not say which`);
   for (const l of d.loadings)
     for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])])
       if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);

@@ -20,7 +20,7 @@ import {
 import { claimsSchema, phasesSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -251,9 +251,30 @@ export const surfaceSchema = z.strictObject({
 });
 export type Surface = z.infer<typeof surfaceSchema>;
 
+export const PART_KINDS = [
+  'motor',
+  'propeller',
+  'controller',
+  'pack',
+  'wire',
+  'fan',
+  'rubber',
+  'lift motor',
+  'lift rotor',
+  'solar cells',
+  'spar',
+  'gear',
+  'servo',
+] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+/** `of`: which one where there are several: `second` pack, propeller of the `rubber`, a rotor, a surface; all without it */
+const partSchema = z.strictObject({ kind: z.enum(PART_KINDS), of: id.optional() });
+export type PartLink = z.infer<typeof partSchema>;
+
 export const itemSchema = z.strictObject({
   id,
   name: label,
+  /** the part of the design that this line weighs; a line without one is only a mass */ part: partSchema.optional(),
   group: z.enum(['structure', 'propulsion', 'battery', 'electronics', 'gear', 'other']),
   /** planned mass [kg], or areal mass [kg/m2] times the wetted half (plan area) of a surface */
   planned: z.discriminatedUnion('kind', [
@@ -267,6 +288,8 @@ export const itemSchema = z.strictObject({
       core: z.strictObject({ density: above(20000), infill: between(0, 1) }).nullable(),
       covering: z.strictObject({ perArea: between(0, 10) }).nullable(),
     }),
+    /** follows the part it is: this often the usual mass of such a part */
+    z.strictObject({ kind: z.literal('part'), factor: between(0.01, 100) }),
   ]),
   basis: basisSchema,
   /** standard uncertainty as a fraction of the planned mass */
@@ -308,6 +331,7 @@ export const designSchema = z.strictObject({
         dragArea: between(0, 5),
         note: label,
         /** how it is found; without it the drag area is as typed */ from: dragSourceSchema.optional(),
+        /** part that makes it: rotors that stand still on the wing */ part: partSchema.optional(),
       }),
     )
     .max(40),

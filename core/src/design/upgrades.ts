@@ -63,6 +63,60 @@ export function withSectionFactors(document: unknown): unknown {
   };
 }
 
+/** What items were taken for by their names before they said it. Applied once, in this order; each part is one item's. */
+const BY_NAME: readonly { kind: string; group: RegExp; name: RegExp }[] = [
+  { kind: 'rubber', group: /./, name: /rubber/i },
+  { kind: 'lift motor', group: /^propulsion$/, name: /lift.*motor/i },
+  { kind: 'lift rotor', group: /^propulsion$/, name: /lift.*(rotor|propeller)/i },
+  { kind: 'propeller', group: /^propulsion$/, name: /propeller/i },
+  { kind: 'controller', group: /^propulsion$/, name: /controller|esc\b/i },
+  { kind: 'motor', group: /^propulsion$/, name: /motor/i },
+  { kind: 'solar cells', group: /./, name: /solar cells/i },
+  { kind: 'pack', group: /^battery$/, name: /./ },
+];
+
+/** Kinds of which a design has as many lines as it has rotors. */
+const SEVERAL = /^lift /;
+
+function partByName(item: Raw, taken: Set<string>, asleep: boolean, rubber: boolean): Raw {
+  if (typeof item.name !== 'string' || typeof item.group !== 'string' || item.part !== undefined) return item;
+  const { name, group } = item;
+  const found = BY_NAME.find((b) => b.group.test(group) && b.name.test(name));
+  // the electric part sleeps in a glider or on rubber: what is aboard there is none of its parts
+  const sleeps = asleep && found && /^(motor|controller|pack)$/.test(found.kind);
+  const lift = /lift/i.test(name) && found?.kind === 'controller';
+  if (!found || sleeps || lift || taken.has(found.kind)) return item;
+  if (!SEVERAL.test(found.kind)) taken.add(found.kind);
+  const of = found.kind === 'propeller' && rubber ? { of: 'rubber' } : {};
+  return { ...item, part: { kind: found.kind, ...of } };
+}
+
+/** 3 to 4: items say which part they are, by the patterns that stood in the computation. Their masses stay as typed. */
+export function withParts(document: unknown): unknown {
+  if (!isRaw(document) || !isRaw(document.design)) return document;
+  const { items, power, dragItems } = document.design;
+  const taken = new Set<string>(),
+    asleep = isRaw(power) && power.unpowered === true,
+    rubber = asleep && isRaw(power.rubber);
+  return {
+    ...document,
+    schemaVersion: 4,
+    design: {
+      ...document.design,
+      items: Array.isArray(items)
+        ? (items as unknown[]).map((i) => (isRaw(i) ? partByName(i, taken, asleep, rubber) : i))
+        : items,
+      dragItems: Array.isArray(dragItems) ? (dragItems as unknown[]).map(rotorsByName) : dragItems,
+    },
+  };
+}
+
+/** Drag of rotors that stand still was found by its name. */
+function rotorsByName(row: unknown): unknown {
+  const named = isRaw(row) && typeof row.name === 'string' && /rotor/i.test(row.name);
+  return named && row.part === undefined ? { ...row, part: { kind: 'lift rotor' } } : row;
+}
+
 /** The same step on every version of a project file. */
 const onVersions =
   (to: number, step: (document: unknown) => unknown) =>
@@ -77,6 +131,7 @@ const onVersions =
 const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
   1: withTorqueFactor,
   2: withSectionFactors,
+  3: withParts,
 };
 
 const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(

@@ -113,7 +113,7 @@ describe('sentences (the reader’s library spoke here before: “Invalid input:
     [
       'no such kind',
       (d) => (d.design.items[0].planned = { kind: 'zz' }),
-      /must be one of mass, areal, made\.$/,
+      /must be one of mass, areal, made, part\.$/,
     ],
     ['a short name', (d) => (d.design.sections[0].shape.digits = '24'), /digits: must be four digits\.$/],
     ['not a list', (d) => (d.design.items = 3), /items: must be a list\.$/],

@@ -5,7 +5,7 @@
 import { findRoot } from '../numeric';
 import { sectionModel, TABLE_POINTS, type Contour } from '../section';
 import type { Design, Item, Station, Surface } from '../design';
-import { flyingStates } from '../mass';
+import { flyingStates, standsWherePut } from '../mass';
 import { bodySlopes, linearAero, planformOf, solveLattice } from '../surface';
 
 const DEG = Math.PI / 180;
@@ -128,13 +128,11 @@ function bodyOf(length: number, width: number): Design['body'] {
 function itemsFor(base: Design, surfaces: readonly Surface[], length: number): Item[] {
   const old = Math.max(...base.body.map((b) => b.x)),
     k = length / old;
-  const kept = base.items
-    .filter((i) => i.planned.kind === 'mass')
-    .map((i) => ({
-      ...i,
-      x: i.x * k,
-      movable: i.movable && { from: i.movable.from * k, to: i.movable.to * k },
-    }));
+  const kept = base.items.filter(standsWherePut).map((i) => ({
+    ...i,
+    x: i.x * k,
+    movable: i.movable && { from: i.movable.from * k, to: i.movable.to * k },
+  }));
   const shells = surfaces.map((s): Item => ({
     id: `${s.id}-shell`,
     name: s.name,
@@ -597,6 +595,7 @@ export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [
         id: `lift-${k}`,
         name: `Lift motor ${i + 1}`,
         group: 'propulsion',
+        part: { kind: 'lift motor', of: k },
         planned: { kind: 'mass', mass: 0.075 },
         basis: 'guess',
         spread: 0.1,

@@ -1,6 +1,7 @@
 /** How the aircraft grows on its way from plan to scale: by group, forecast of the finished mass, and what the growth breaks. */
 import type { Design, Item } from '../design';
 import { plannedItem } from './ledger';
+import { aboard } from './parts';
 
 export interface GroupGrowth {
   group: Item['group'];
@@ -21,7 +22,9 @@ export interface Growth {
 
 /** Groups without a weighing grow as all weighed ones together; nothing weighed: no growth is claimed. */
 export function growthOf(design: Design): Growth {
-  const rows = design.items.map((i) => ({ item: i, plan: plannedItem(i, design).mass }));
+  const rows = design.items
+    .filter((i) => aboard(design, i))
+    .map((i) => ({ item: i, plan: plannedItem(i, design).mass }));
   const sum = (list: typeof rows, f: (r: (typeof rows)[number]) => number) =>
     list.reduce((s, r) => s + f(r), 0);
   const done = rows.filter((r) => r.item.weighed !== null);

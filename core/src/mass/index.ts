@@ -1,6 +1,7 @@
 export {
   cgFromScales,
   cgPath,
+  itemMass,
   itemPoints,
   heaviestState,
   massSteps,
@@ -18,3 +19,13 @@ export type { Growth, GroupGrowth } from './growth';
 export { changesOf, flyingStates, massForCg, placeForCg, solveBalance, whatIf } from './solveBalance';
 export type { Ballast, BalanceProposal, CgLimits, Move, WhatIf } from './solveBalance';
 export { ballastStep, gramsText, scaleResolution } from './resolution';
+export {
+  combinationChanges,
+  controllerItem,
+  fitChanges,
+  isFitted,
+  itemOfKind,
+  labelText,
+  partsFor,
+} from './swaps';
+export { aboard, itemOfPart, linkParts, partMass, standsWherePut } from './parts';

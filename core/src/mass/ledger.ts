@@ -6,6 +6,7 @@
 import type { Design, Item, Loading } from '../design';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
+import { aboard, followedMass } from './parts';
 
 export interface PointMass {
   id: string;
@@ -33,16 +34,22 @@ export interface MassState {
   points: PointMass[];
 }
 
+type Planned = Pick<Design, 'surfaces' | 'body' | 'sections' | 'power' | 'structure' | 'rotors'>;
+
+/** What a line weighs as far as is known [kg]: the scale's reading, else as planned; nothing for a part that is not aboard. */
+export function itemMass(item: Item, design: Planned): number {
+  return aboard(design, item) ? (item.weighed ?? plannedItem(item, design).mass) : 0;
+}
+
 /**
  * Planned mass [kg] and place of one item; areal items take their surface's plan area and sit at 40 % of its mean
  * chord (common practice); made ones where their volume lies.
  */
-export function plannedItem(
-  item: Item,
-  design: Pick<Design, 'surfaces' | 'body' | 'sections'>,
-): { mass: number; x: number; z: number } {
+export function plannedItem(item: Item, design: Planned): { mass: number; x: number; z: number } {
   const planned = item.planned;
+  if (!aboard(design, item)) return { mass: 0, x: item.x, z: item.z };
   if (planned.kind === 'mass') return { mass: planned.mass, x: item.x, z: item.z };
+  if (planned.kind === 'part') return { mass: followedMass(design, item), x: item.x, z: item.z };
   if (planned.kind === 'made') {
     const m = measuresOf(design, planned.part);
     if (!m) return { mass: 0, x: item.x, z: item.z };
@@ -147,7 +154,7 @@ export function itemPoints(
     .filter((i) => !state?.absent?.includes(i.id))
     .map((item) => {
       const plan = plannedItem(item, design);
-      const weighed = use === 'best' ? item.weighed : null;
+      const weighed = use === 'best' && aboard(design, item) ? item.weighed : null;
       const mass = weighed ?? plan.mass * growth;
       const to = state?.moved?.find((m) => m.item === item.id);
       return {

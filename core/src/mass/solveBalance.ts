@@ -4,7 +4,7 @@
  * A box that may lie lengthways or across reaches further towards the ends of its range when it lies across.
  */
 import type { Design, Item } from '../design';
-import { loadedState, type MassState } from './ledger';
+import { loadedState, type MassState, itemMass } from './ledger';
 import { ballastStep, gramsText, scaleResolution } from './resolution';
 
 export interface Move {
@@ -143,7 +143,7 @@ export function changesOf(design: Design, proposal: BalanceProposal): { path: st
   if (!b) return changes;
   const id = `ballast-${b.place}`,
     was = design.items.find((i) => i.id === id);
-  const mass = b.mass + (was ? (was.weighed ?? (was.planned.kind === 'mass' ? was.planned.mass : 0)) : 0);
+  const mass = b.mass + (was ? itemMass(was, design) : 0);
   const all = loadedState(design, { count: 0 }, 'best', 1).mass;
   const item: Item = {
     id,

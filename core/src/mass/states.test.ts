@@ -13,6 +13,7 @@ import {
   massState,
   measuresOf,
   plannedItem,
+  standsWherePut,
   solveBalance,
   whatIf,
 } from './index';
@@ -278,7 +279,7 @@ describe('balance solver', () => {
   it('a longer nose moves the CG forward by what stands ahead of the wing', () => {
     const rows = whatIf(design, { longerNose: 0.05 }),
       ahead = design.items
-        .filter((i) => i.planned.kind === 'mass' && i.x < 0.3)
+        .filter((i) => standsWherePut(i) && i.x < 0.3)
         .reduce((s, i) => s + plannedItem(i, design).mass, 0),
       r = rows[0];
     expect(r.before - r.x).toBeCloseTo((0.05 * ahead) / r.mass, 9);

@@ -38,3 +38,8 @@ export function requirePositive(name: string, x: number, unit = ''): void {
 export function clamp(x: number, lo: number, hi: number): number {
   return x < lo ? lo : x > hi ? hi : x;
 }
+
+/** Two figures that a person would call the same: to a millionth. */
+export function nearlySame(a: number, b: number): boolean {
+  return Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(a));
+}

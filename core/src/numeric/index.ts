@@ -1,4 +1,4 @@
-export { DomainError, requireInRange, requirePositive, clamp } from './guard';
+export { DomainError, nearlySame, requireInRange, requirePositive, clamp } from './guard';
 export type { DomainCode } from './guard';
 export { factorise, eigenvaluesOf, solveDense, invertSpd } from './linear';
 export type { Factorised } from './linear';

@@ -197,6 +197,11 @@ const ESCS: [number, number][] = [
   [120, 12],
 ];
 
+/** Weight of a controller [kg] by its largest current [A] (common practice, no source). */
+export function controllerMass(maxCurrent: number): number {
+  return round3((6 + 0.85 * maxCurrent) / 1000);
+}
+
 /** Weight of a propeller [kg] by family, diameter and blades (common practice, no source). */
 export function propellerMass(size: Pick<PropellerSize, 'family' | 'diameter' | 'blades'>): number {
   return round3(
@@ -272,7 +277,7 @@ export function genericParts(): PartsList {
     escs: ESCS.map(([amps, cells]) => ({
       id: `e-${amps}`,
       name: `${amps} A`,
-      mass: round3((6 + 0.85 * amps) / 1000),
+      mass: controllerMass(amps),
       cells,
       data: { resistance: round3(ESC_VOLTS / amps), maxCurrent: amps },
     })),

@@ -9,6 +9,7 @@ export {
   propellerLoad,
   thrustCoefficient,
   pitchSpeed,
+  sameBlades,
   powerCoefficient,
   PITCH_RATIO_RANGE,
 } from './propeller';
@@ -27,6 +28,9 @@ export {
   coolingAt,
   gaugeArea,
   heatStep,
+  motorMass,
+  sameMotor,
+  wireMass,
   settledHeat,
   thermalOf,
   USUAL_LIMIT,
@@ -51,7 +55,7 @@ export { simulateDischarge, timeToLimit } from './discharge';
 export type { Discharge, DischargeRow, Segment } from './discharge';
 export { fanCurve, fanExitArea, fanThrust, jetSpeed } from './ductedFan';
 export type { FanData } from './ductedFan';
-export { genericParts, propellerMass } from './catalogue';
+export { controllerMass, genericParts, propellerMass } from './catalogue';
 export type { EscPart, MotorPart, PackPart, PartsList, PropellerPart } from './catalogue';
 export {
   combinationCount,
@@ -84,14 +88,3 @@ export { flaringCurves, rubberFlight, rubberTrials, thinned } from './rubberFlig
 export type { FlaringCurves, RubberFlight, RubberFlightInput, RubberRow, RubberTrial } from './rubberFlight';
 export { clearSky, solarArray, solarDay, solarPower, sunHeight } from './solar';
 export type { SolarArray, SolarData, SolarDay, SolarRow } from './solar';
-export {
-  combinationChanges,
-  controllerItem,
-  fitChanges,
-  isFitted,
-  itemOfKind,
-  labelText,
-  partsFor,
-  sameBlades,
-  sameMotor,
-} from './swaps';

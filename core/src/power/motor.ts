@@ -4,7 +4,7 @@
  * Source: Drela, First-Order DC Electric Motor Model, MIT 2007 (from memory); copper 0.00393 per K.
  * Heat: winding (copper) into the case, case into the air; masses and areas by the motor's mass (common practice, no source).
  */
-import { interpolateLinear } from '../numeric';
+import { interpolateLinear, nearlySame } from '../numeric';
 
 export interface MotorData {
   /** [rad/s/V] */ kv: number;
@@ -101,6 +101,19 @@ export function settledHeat(
 /** Copper wire: resistance [ohm] of a length there and back [m] and area [m2] at 20 C; 0.0172 ohm mm2 / m. */
 export function wireResistance(length: number, area: number): number {
   return (2 * 1.72e-8 * length) / area;
+}
+
+/** Mass of the wire there and back with its silicone cover, about a third of the copper's (common practice, no source) [kg]. */
+export function wireMass(length: number, area: number): number {
+  return 2 * length * area * 8960 * 1.35;
+}
+
+/** Whether two motors are the same by Kv and resistance. */
+export function sameMotor(
+  a: Pick<MotorData, 'kv' | 'resistance'>,
+  b: Pick<MotorData, 'kv' | 'resistance'>,
+): boolean {
+  return nearlySame(a.kv, b.kv) && nearlySame(a.resistance, b.resistance);
 }
 
 /** Area of a wire by American gauge [m2]: d = 0.127 mm 92^((36 - n)/39) (ASTM B258). */

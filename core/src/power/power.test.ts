@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
 import { setPath } from '../design';
+import { fitChanges, isFitted, labelText } from '../mass';
 import {
   buildDrive,
   combinationCount,
   driveChain,
-  fitChanges,
   genericParts,
-  isFitted,
-  labelText,
   matchOne,
   matchSlice,
   operate,

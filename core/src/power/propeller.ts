@@ -5,7 +5,7 @@
  * The table runs from standing still past windmilling; beyond its end the coefficients go on as J^2, which is a drag
  * area: a stopped propeller has no n.
  */
-import { clamp, DomainError, interpolateLinear } from '../numeric';
+import { clamp, DomainError, interpolateLinear, nearlySame } from '../numeric';
 import { bladeLoad, type BladeSet } from './bladeElement';
 import { bladeAngle, bladeShape, chordAt, RADII } from './blades';
 
@@ -245,4 +245,14 @@ export function idleDragArea(c: PropellerCurve): {
 /** Pitch speed [m/s]: how fast it would advance without slip. */
 export function pitchSpeed(size: Pick<PropellerSize, 'pitch'>, omega: number): number {
   return (size.pitch * omega) / (2 * Math.PI);
+}
+
+/** Whether two propellers are the same size and kind. */
+export function sameBlades(a: PropellerSize, b: PropellerSize): boolean {
+  return (
+    nearlySame(a.diameter, b.diameter) &&
+    nearlySame(a.pitch, b.pitch) &&
+    a.blades === b.blades &&
+    (a.family ?? 'thin-electric') === (b.family ?? 'thin-electric')
+  );
 }

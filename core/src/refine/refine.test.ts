@@ -140,7 +140,10 @@ describe('explaining versions', () => {
   it('each difference is split over the changed inputs and sums up', () => {
     const rows = explainDifference(doc, b, ['staticMargin@tubes-8', 'failLoadFactor@tubes-12'], cache);
     for (const r of rows) expect(r.steps.reduce((s, x) => s + x.delta, 0)).toBeCloseTo(r.after - r.before, 9);
-    expect(rows[0].steps.map((s) => s.path)).toEqual(['design.items.battery']);
+    // a thicker spar weighs more, ahead of the CG: it takes its small part of the margin
+    const margin = new Map(rows[0].steps.map((s) => [s.path, Math.abs(s.delta)]));
+    expect([...margin.keys()].sort()).toEqual(['design.items.battery', 'design.structure.spar']);
+    expect(margin.get('design.items.battery')!).toBeGreaterThan(10 * margin.get('design.structure.spar')!);
     // the battery changes what the tail carries, and so a little of what the spar bears
     const by = new Map(rows[1].steps.map((s) => [s.path, Math.abs(s.delta)]));
     expect([...by.keys()].sort()).toEqual(['design.items.battery', 'design.structure.spar']);

@@ -4,7 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { LayoutReport } from '@skiametra/core/assess';
 import type { Design } from '@skiametra/core/design';
 import { threeViewLines } from '@skiametra/core/layout';
-import { plannedItem, type Move } from '@skiametra/core/mass';
+import { itemMass, plannedItem, standsWherePut, type Move } from '@skiametra/core/mass';
 import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
 
 interface Props {
@@ -52,9 +52,9 @@ export function BalancePicture({ design, report, band, moves, units, onMove }: P
     const p = plannedItem(i, design);
     return {
       item: i,
-      x: i.planned.kind === 'mass' ? i.x : p.x,
-      z: i.planned.kind === 'mass' ? i.z : p.z,
-      mass: i.weighed ?? p.mass,
+      x: p.x,
+      z: p.z,
+      mass: itemMass(i, design),
     };
   });
   const biggest = Math.max(...dots.map((d) => d.mass), 1e-6);
@@ -86,7 +86,7 @@ export function BalancePicture({ design, report, band, moves, units, onMove }: P
       <rect x={x0} width={band.aft - x0} y={y} height={h} fill="var(--predicted-soft)" opacity={0.5} />
     ) : null;
   const dot = (d: (typeof dots)[number], cy: number, view: string) => {
-    const movable = d.item.movable !== null && d.item.planned.kind === 'mass';
+    const movable = d.item.movable !== null && standsWherePut(d.item);
     return (
       <g key={`${view}${d.item.id}`}>
         {movable && (

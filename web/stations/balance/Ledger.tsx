@@ -4,8 +4,16 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import { BASES, type Item } from '@skiametra/core/design';
-import { cgFromScales, loadedState, scaleResolution, plannedItem } from '@skiametra/core/mass';
-import { formatQuantity, formatValue, shownUnit } from '@skiametra/core/units';
+import { IsPart } from './IsPart';
+import {
+  cgFromScales,
+  loadedState,
+  partMass,
+  scaleResolution,
+  plannedItem,
+  standsWherePut,
+} from '@skiametra/core/mass';
+import { formatQuantity, formatValue, shownUnit, type UnitSystem } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField } from '../../parts/QuantityField';
 import { SheetTable, freshId } from '../../parts/SheetTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -37,14 +45,7 @@ export function MassLedger() {
     if (!item) return null;
     if (item.planned.kind !== 'mass')
       return (
-        <span
-          className="num"
-          title={
-            item.planned.kind === 'areal'
-              ? `Calculated from ${formatQuantity(item.planned.perArea, 'arealMass', units)} over the surface`
-              : 'Calculated from skin, core and covering'
-          }
-        >
+        <span className="num" title={plannedTitle(item, units)}>
           {formatValue(plannedItem(item, design).mass, 'mass', units)}
         </span>
       );
@@ -62,7 +63,7 @@ export function MassLedger() {
     );
   };
   const place = (i: number) =>
-    items[i] && items[i].planned.kind !== 'mass' ? (
+    items[i] && !standsWherePut(items[i]) ? (
       <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span>
     ) : (
       <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />
@@ -126,6 +127,12 @@ export function MassLedger() {
           ...(more
             ? [
                 {
+                  key: 'part',
+                  label: 'Is the',
+                  cell: { type: 'shown' as const, render: (_: unknown, i: number) => <IsPart index={i} /> },
+                  width: 88,
+                },
+                {
                   key: 'group',
                   label: 'Group',
                   cell: { type: 'choice' as const, options: GROUPS.map((g) => ({ value: g, label: g })) },
@@ -183,7 +190,7 @@ export function MassLedger() {
               render: (_, i) => place(i),
               paste: {
                 kind: 'length',
-                sub: (r) => ((r.planned as Item['planned']).kind === 'mass' ? 'x' : null),
+                sub: (r) => (standsWherePut(r as unknown as Item) ? 'x' : null),
               },
             },
             width: 52,
@@ -432,7 +439,17 @@ function ScaleReadings({ index }: { index: number }) {
   );
 }
 
-/** How a planned mass is found: typed, by area of a surface, or from what a part is made of. */
+/** Where a calculated mass comes from, for whoever points at it. */
+function plannedTitle(item: Item, units: UnitSystem): string {
+  const { planned } = item;
+  if (planned.kind === 'areal')
+    return `Calculated from ${formatQuantity(planned.perArea, 'arealMass', units)} over the surface`;
+  if (planned.kind !== 'part') return 'Calculated from skin, core and covering';
+  const share = `${Math.round(planned.factor * 100)} % of the usual`;
+  return `Follows the ${item.part?.kind ?? 'part'}: ${share}. A reading of the scale stands over it.`;
+}
+
+/** How a planned mass is found: typed, by the part it is, by area of a surface, or from what a part is made of. */
 function MassFrom({ index }: { index: number }) {
   const item = useWorkspace((w) => w.content.document.design.items[index]);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
@@ -442,24 +459,34 @@ function MassFrom({ index }: { index: number }) {
   const value =
     item.planned.kind === 'mass'
       ? 'mass'
-      : item.planned.kind === 'areal'
-        ? `areal:${item.planned.surface}`
-        : `made:${item.planned.part}`;
+      : item.planned.kind === 'part'
+        ? 'part'
+        : item.planned.kind === 'areal'
+          ? `areal:${item.planned.surface}`
+          : `made:${item.planned.part}`;
+  const usual = item.part ? partMass(design, item.part) : null;
+  const now = plannedItem(item, design);
   const set = (v: string) => {
     const [kind, part] = v.split(':');
+    // what it weighed and where it stood stays: only the way it is found changes
+    const typed = { kind, mass: Math.round(now.mass * 1e5) / 1e5 };
     const planned =
       kind === 'mass'
-        ? { kind, mass: Math.round(plannedItem(item, design).mass * 1e5) / 1e5 }
-        : kind === 'areal'
-          ? { kind, surface: part, perArea: 1 }
-          : {
-              kind,
-              part,
-              skin: { thickness: 0.0008, density: 1240 },
-              core: { density: 1240, infill: 0.03 },
-              covering: null,
-            };
-    edit({ type: 'set', path: `${D}.items.${index}.planned`, value: planned });
+        ? typed
+        : kind === 'part'
+          ? { kind, factor: usual && now.mass > 0 ? now.mass / usual : 1 }
+          : kind === 'areal'
+            ? { kind, surface: part, perArea: 1 }
+            : {
+                kind,
+                part,
+                skin: { thickness: 0.0008, density: 1240 },
+                core: { density: 1240, infill: 0.03 },
+                covering: null,
+              };
+    const x = Math.round(now.x * 1e4) / 1e4,
+      z = Math.round(now.z * 1e4) / 1e4;
+    edit({ type: 'set', path: `${D}.items.${index}`, value: { ...item, planned, x, z } });
   };
   return (
     <select
@@ -469,6 +496,7 @@ function MassFrom({ index }: { index: number }) {
       onChange={(e) => set(e.target.value)}
     >
       <option value="mass">typed</option>
+      {usual !== null && <option value="part">follows the {item.part!.kind}</option>}
       {surfaces.map((s) => (
         <option key={`a${s.id}`} value={`areal:${s.id}`}>
           {s.name}, by area

@@ -3,7 +3,7 @@
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf, type GrowthReport, type LayoutReport } from '@skiametra/core/assess';
-import { massForCg, placeForCg, whatIf } from '@skiametra/core/mass';
+import { itemMass, massForCg, placeForCg, standsWherePut, whatIf } from '@skiametra/core/mass';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { DocField, QuantityField } from '../../parts/QuantityField';
@@ -378,7 +378,7 @@ export function WhatIfPanel() {
   const loading = useWorkspace((w) => w.loading);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const swaps = design.items.filter((i) => i.planned.kind === 'mass');
+  const swaps = design.items.filter(standsWherePut);
   const [item, setItem] = useState(swaps.find((i) => i.group === 'battery')?.id ?? swaps[0]?.id ?? '');
   const [mass, setMass] = useState<number | null>(null);
   const [nose, setNose] = useState(0);
@@ -387,7 +387,7 @@ export function WhatIfPanel() {
   const np = ledger && entryOf(ledger, 'neutralPoint', 'all')?.value,
     mac = ledger && entryOf(ledger, 'meanChord', 'all')?.value;
   if (!chosen || np == null || mac == null) return <p className="dim">Enter an item with a mass first.</p>;
-  const now = chosen.weighed ?? (chosen.planned.kind === 'mass' ? chosen.planned.mass : 0);
+  const now = itemMass(chosen, design);
   const rows = whatIf(design, { masses: { [item]: mass ?? now }, longerNose: nose });
   const place = placeForCg(design, item, loading, np - margin * mac),
     need = massForCg(design, item, loading, np - margin * mac);
@@ -623,7 +623,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
             Sizes
           </summary>
           {design.items
-            .filter((i) => !i.inWing && i.planned.kind === 'mass')
+            .filter((i) => !i.inWing && standsWherePut(i))
             .map((i) =>
               i.box ? (
                 <div

@@ -4,13 +4,12 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useMemo, useRef, useState, type CSSProperties } from 'react';
 import type { PowerReport, Trial } from '@skiametra/core/assess';
 import { quantityDef } from '@skiametra/core/assess';
+import { combinationChanges, partsFor } from '@skiametra/core/mass';
 import {
-  combinationChanges,
   combinationCount,
   indexOfCombination,
   outSentence,
   paretoRows,
-  partsFor,
   type MatchRow,
   type MatchTask,
   type OutReason,

@@ -235,6 +235,19 @@ export function BodyEditor() {
               width: 92,
               cell: { type: 'shown', render: (r, i) => <DragFrom row={r} index={i} /> },
             },
+            ...(rotors
+              ? [
+                  {
+                    key: 'part',
+                    label: 'Stopped rotors',
+                    width: 64,
+                    cell: {
+                      type: 'shown' as const,
+                      render: (_: unknown, i: number) => <IsRotors index={i} />,
+                    },
+                  },
+                ]
+              : []),
           ]}
         />
       </section>
@@ -312,6 +325,28 @@ const SOURCES: Record<string, { label: string; value: object | null }> = {
   opening: { label: 'open bay', value: { kind: 'opening', length: 0.2, width: 0.08 } },
   bluff: { label: 'box or ball', value: { kind: 'bluff', frontal: 0.002, shape: 'rounded' } },
 };
+
+/** Ticks the line that is the drag of lift rotors standing still: it is told apart from the rest when they turn. */
+function IsRotors({ index }: { index: number }) {
+  const row = useWorkspace((w) => w.content.document.design.dragItems[index]);
+  const edit = useWorkspace((w) => w.edit);
+  if (!row) return null;
+  const { part, ...plain } = row;
+  return (
+    <input
+      type="checkbox"
+      aria-label={`${row.name} is the drag of stopped lift rotors`}
+      checked={part?.kind === 'lift rotor'}
+      onChange={(e) =>
+        edit({
+          type: 'set',
+          path: `${D}.dragItems.${index}`,
+          value: e.target.checked ? { ...plain, part: { kind: 'lift rotor' } } : plain,
+        })
+      }
+    />
+  );
+}
 
 /** Where a drag area comes from: typed, or sizes of a known kind of part, whose fields open below. */
 function DragFrom({ row, index }: { row: Record<string, unknown>; index: number }) {

@@ -1,32 +1,33 @@
-/** The swap set: labelled parts that can be fitted in place of another. What a fitting changes in the document, and the label to print. */
-import type { Design, Swap } from '../design';
-import type { PartsList } from './catalogue';
-import { genericParts } from './catalogue';
-import type { MotorData } from './motor';
-import type { PropellerSize } from './propeller';
+/**
+ * The swap set: labelled parts that can be fitted in place of another. What a fitting changes in the document, and the label
+ * to print.
+ */
+import type { Design, Item, Swap } from '../design';
+import { nearlySame } from '../numeric';
+import { genericParts, sameBlades, sameMotor, type PartsList } from '../power';
+import { itemMass } from './ledger';
+import { itemOfPart, partMass } from './parts';
 
 /** The line of the mass list that a kind of part is; null when the list has none. */
-export function itemOfKind(
-  design: Pick<Design, 'items'>,
-  kind: Swap['kind'],
-): Design['items'][number] | null {
-  const named = (re: RegExp) => design.items.find((i) => i.group === 'propulsion' && re.test(i.name));
-  return (
-    (kind === 'propeller'
-      ? named(/propeller/i)
-      : kind === 'motor'
-        ? named(/motor/i)
-        : design.items.find((i) => i.group === 'battery')) ?? null
-  );
+export function itemOfKind(design: Pick<Design, 'items'>, kind: Swap['kind']): Item | null {
+  return (kind === 'pack' ? firstPack(design) : itemOfPart(design, kind)) ?? null;
+}
+const firstPack = (design: Pick<Design, 'items'>) =>
+  design.items.find((i) => i.part?.kind === 'pack' && i.part.of !== 'second');
+
+/** The line of the drive's controller; null when the list has none. */
+export function controllerItem(design: Pick<Design, 'items'>): Item | null {
+  return itemOfPart(design, 'controller') ?? null;
 }
 
-/** The line of the mass list that is the controller of the drive, not of lift motors; null when the list has none. */
-export function controllerItem(design: Pick<Design, 'items'>): Design['items'][number] | null {
-  return (
-    design.items.find(
-      (i) => i.group === 'propulsion' && /controller|esc\b/i.test(i.name) && !/lift/i.test(i.name),
-    ) ?? null
-  );
+/** How many of a part an aircraft carries: one on each shaft, one pack. */
+const carried = (design: Pick<Design, 'power'>, kind: Swap['kind']) =>
+  kind === 'pack' ? 1 : (design.power.arrangement?.count ?? 1);
+
+/** What a line is planned to weigh with one part's mass known: it follows the part from there on. */
+function plannedAs(design: Design, item: Item, one: number, count: number): Item['planned'] {
+  const usual = item.part ? partMass(design, item.part) : null;
+  return usual ? { kind: 'part', factor: (count * one) / usual } : { kind: 'mass', mass: count * one };
 }
 
 /** Changes of a design (paths under `design`) that fit a part: its data, and its mass and place in the list. */
@@ -49,6 +50,8 @@ export function fitChanges(design: Design, swap: Swap): { path: string; value: u
         ? { path: 'power.motor', value: swap.data }
         : { path: 'power.battery', value: swap.data };
   if (!item) return [data];
+  const count = carried(design, swap.kind),
+    fitted = { ...design, power: { ...p, [data.path.slice('power.'.length)]: data.value } } as Design;
   const placed = swap.x === null ? [] : [{ path: `items.${item.id}.x`, value: swap.x }];
   // a place outside the item's range is the part's own place: the range opens to it
   const range =
@@ -62,31 +65,11 @@ export function fitChanges(design: Design, swap: Swap): { path: string; value: u
       : [];
   return [
     data,
-    { path: `items.${item.id}.planned`, value: { kind: 'mass', mass: swap.mass } },
-    { path: `items.${item.id}.weighed`, value: swap.weighed ? swap.mass : null },
+    { path: `items.${item.id}.planned`, value: plannedAs(fitted, item, swap.mass, count) },
+    { path: `items.${item.id}.weighed`, value: swap.weighed ? count * swap.mass : null },
     ...range,
     ...placed,
   ];
-}
-
-const same = (a: number, b: number) => Math.abs(a - b) < 1e-6 * Math.max(1, Math.abs(a));
-
-/** Whether two propellers are the same size and kind. */
-export function sameBlades(a: PropellerSize, b: PropellerSize): boolean {
-  return (
-    same(a.diameter, b.diameter) &&
-    same(a.pitch, b.pitch) &&
-    a.blades === b.blades &&
-    (a.family ?? 'thin-electric') === (b.family ?? 'thin-electric')
-  );
-}
-
-/** Whether two motors are the same by Kv and resistance. */
-export function sameMotor(
-  a: Pick<MotorData, 'kv' | 'resistance'>,
-  b: Pick<MotorData, 'kv' | 'resistance'>,
-): boolean {
-  return same(a.kv, b.kv) && same(a.resistance, b.resistance);
 }
 
 /** Whether a design flies with this part now. */
@@ -97,34 +80,52 @@ export function isFitted(design: Design, swap: Swap): boolean {
   return (
     p.battery.series === swap.data.series &&
     p.battery.parallel === swap.data.parallel &&
-    same(p.battery.capacity, swap.data.capacity) &&
+    nearlySame(p.battery.capacity, swap.data.capacity) &&
     (p.battery.chemistry ?? 'LiPo') === (swap.data.chemistry ?? 'LiPo')
   );
 }
 
-/** What stands on the sticker, in metric units. */
-export function labelText(swap: Swap): string {
-  const inch = (m: number) => Number((m / 0.0254).toFixed(2));
-  const what =
-    swap.kind === 'propeller'
-      ? `${inch(swap.data.diameter)} × ${inch(swap.data.pitch)} in, ${swap.data.blades} blades`
-      : swap.kind === 'motor'
-        ? `${Math.round((swap.data.kv * 60) / (2 * Math.PI))} rpm/V, ${(swap.data.resistance * 1000).toFixed(0)} mΩ, at most ${swap.data.maxCurrent} A`
-        : `${swap.data.series}S${swap.data.parallel > 1 ? `${swap.data.parallel}P` : ''} ${swap.data.chemistry ?? 'LiPo'}, ${Math.round(swap.data.capacity / 3.6)} mAh, ${swap.data.maxC} C`;
-  const correction =
-    swap.kind === 'propeller' && swap.data.correction
-      ? `\nbench: thrust ${swap.data.correction.thrust.toFixed(2)}, torque ${swap.data.correction.torque.toFixed(2)} of computed`
-      : '';
-  return `${swap.label}\n${what}\n${(swap.mass * 1000).toFixed(1)} g ${swap.weighed ? 'weighed' : 'not weighed'}${swap.x === null ? '' : `, at x ${(swap.x * 1000).toFixed(0)} mm`}${correction}${swap.note ? `\n${swap.note}` : ''}`;
+const inch = (m: number) => Number((m / 0.0254).toFixed(2));
+
+/** Size and rating of a part in a line. */
+function sizeText(swap: Swap): string {
+  if (swap.kind === 'propeller') {
+    const { diameter, pitch, blades } = swap.data;
+    return `${inch(diameter)} × ${inch(pitch)} in, ${blades} blades`;
+  }
+  if (swap.kind === 'motor') {
+    const { kv, resistance, maxCurrent } = swap.data;
+    const rpm = Math.round((kv * 60) / (2 * Math.PI));
+    return `${rpm} rpm/V, ${(resistance * 1000).toFixed(0)} mΩ, at most ${maxCurrent} A`;
+  }
+  const { series, parallel, chemistry, capacity, maxC } = swap.data;
+  const cells = `${series}S${parallel > 1 ? `${parallel}P` : ''}`;
+  return `${cells} ${chemistry ?? 'LiPo'}, ${Math.round(capacity / 3.6)} mAh, ${maxC} C`;
 }
 
-/** The catalogue and the design's own parts: what is fitted, and the swap set. Own parts come first, their ids begin with `own-`. */
+/** What stands on the sticker, in metric units. */
+export function labelText(swap: Swap): string {
+  const c = swap.kind === 'propeller' ? swap.data.correction : undefined;
+  const place = swap.x === null ? '' : `, at x ${(swap.x * 1000).toFixed(0)} mm`;
+  return [
+    swap.label,
+    sizeText(swap),
+    `${(swap.mass * 1000).toFixed(1)} g ${swap.weighed ? 'weighed' : 'not weighed'}${place}`,
+    ...(c ? [`bench: thrust ${c.thrust.toFixed(2)}, torque ${c.torque.toFixed(2)} of computed`] : []),
+    ...(swap.note ? [swap.note] : []),
+  ].join('\n');
+}
+
+/**
+ * The catalogue and the design's own parts: what is fitted, and the swap set. Own parts come first, their ids begin with
+ * `own-`.
+ */
 export function partsFor(design: Design): PartsList {
   const list = genericParts(),
     p = design.power,
     mass = (kind: Swap['kind']) => {
       const i = itemOfKind(design, kind);
-      return i ? (i.weighed ?? (i.planned.kind === 'mass' ? i.planned.mass : 0)) : 0;
+      return i ? itemMass(i, design) / carried(design, kind) : 0;
     };
   const swaps = design.swaps ?? [],
     { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = p.propeller;
@@ -209,7 +210,15 @@ export function combinationChanges(
           { path: 'power.esc', value: esc.data },
           ...(item
             ? [
-                { path: `items.${item.id}.planned`, value: { kind: 'mass', mass: esc.mass } },
+                {
+                  path: `items.${item.id}.planned`,
+                  value: plannedAs(
+                    { ...design, power: { ...design.power, esc: esc.data } },
+                    item,
+                    esc.mass,
+                    carried(design, 'motor'),
+                  ),
+                },
                 { path: `items.${item.id}.weighed`, value: null },
               ]
             : []),

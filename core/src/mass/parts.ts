@@ -1,0 +1,108 @@
+/**
+ * What the parts of a design weigh, so that a line of the mass list can follow the part it is. Estimates of such parts as
+ * they usually come (see each part's own file); `planned.factor` is what this very part weighs over the usual.
+ */
+import type { Design, Item, PartLink } from '../design';
+import { motorMass, packOf, propellerMass, rubberMotor, controllerMass, wireMass } from '../power';
+import { sparSection } from '../structure';
+import { planformOf } from '../surface';
+
+type Bearer = Pick<Design, 'power' | 'structure' | 'surfaces' | 'rotors'>;
+
+const shafts = (d: Bearer) => d.power.arrangement?.count ?? 1;
+const rotors = (d: Bearer, p: PartLink) => (p.of ? 1 : Math.max(1, d.rotors?.length ?? 4));
+
+/** Span of the surface whose spar it is: the wing where none is named [m]. */
+function sparLength(d: Bearer, of: string | undefined): number {
+  const surface = d.surfaces.find((s) => (of ? s.id === of : s.role === 'wing'));
+  return surface ? planformOf(surface).span : 0;
+}
+
+type Estimate = (d: Bearer, p: PartLink) => number | null;
+const ESTIMATES: Partial<Record<PartLink['kind'], Estimate>> = {
+  motor: (d) => shafts(d) * motorMass(d.power.motor),
+  propeller: (d, p) =>
+    p.of === 'rubber'
+      ? d.power.rubber
+        ? propellerMass(d.power.rubber.propeller)
+        : null
+      : shafts(d) * propellerMass(d.power.propeller),
+  controller: (d) => shafts(d) * controllerMass(d.power.esc.maxCurrent),
+  pack: (d, p) =>
+    p.of === 'second'
+      ? d.power.second
+        ? packOf(d.power.second.battery).mass
+        : null
+      : packOf(d.power.battery).mass,
+  wire: (d) => (d.power.wire ? wireMass(d.power.wire.length, d.power.wire.area) : null),
+  rubber: (d) => (d.power.rubber ? rubberMotor(d.power.rubber).mass : null),
+  'lift motor': (d, p) => (d.power.lift ? rotors(d, p) * motorMass(d.power.lift.motor) : null),
+  'lift rotor': (d, p) => (d.power.lift ? rotors(d, p) * propellerMass(d.power.lift.propeller) : null),
+  'solar cells': (d) =>
+    d.power.solar ? d.power.solar.series * d.power.solar.strings * d.power.solar.cell.mass : null,
+  spar: (d, p) => sparSection(d.structure.spar).perLength * sparLength(d, p.of) || null,
+};
+
+/** Usual mass of a part [kg]; null where nothing is known of its weight (a servo, a leg) or the design has none. */
+export function partMass(design: Bearer, part: PartLink): number | null {
+  return ESTIMATES[part.kind]?.(design, part) ?? null;
+}
+
+/** Whether the part that a line weighs is in the aircraft at all; a line that is no part always is. */
+export function aboard(design: Pick<Design, 'power'>, item: Pick<Item, 'part'>): boolean {
+  const { power } = design,
+    { part } = item;
+  switch (part?.kind) {
+    case 'motor':
+    case 'controller':
+    case 'wire':
+      return !power.unpowered;
+    case 'propeller':
+      return part.of === 'rubber' ? power.rubber !== undefined : !power.unpowered;
+    case 'pack':
+      return part.of === 'second'
+        ? power.second !== undefined
+        : !power.unpowered || power.solar !== undefined;
+    case 'fan':
+      return power.fan !== undefined && !power.unpowered;
+    case 'rubber':
+      return power.rubber !== undefined;
+    case 'lift motor':
+    case 'lift rotor':
+      return power.lift !== undefined;
+    case 'solar cells':
+      return power.solar !== undefined;
+    default:
+      return true;
+  }
+}
+
+/** Whether a line stands where it is put; areal and made ones stand where their surface is. */
+export function standsWherePut(item: Pick<Item, 'planned'>): boolean {
+  return item.planned.kind === 'mass' || item.planned.kind === 'part';
+}
+
+/** Planned mass of a line that follows its part [kg]. */
+export function followedMass(design: Bearer, item: Item): number {
+  if (item.planned.kind !== 'part' || !item.part) return 0;
+  return item.planned.factor * (partMass(design, item.part) ?? 0);
+}
+
+/** The line of a part; of several the first. @param of as in the link; left out, a line without it */
+export function itemOfPart(
+  design: Pick<Design, 'items'>,
+  kind: PartLink['kind'],
+  of?: string,
+): Item | undefined {
+  return design.items.find((i) => i.part?.kind === kind && (of === undefined || i.part?.of === of));
+}
+
+/** Lets every typed line that is a part follow it from here on, at the mass it has today. */
+export function linkParts<D extends Bearer & Pick<Design, 'items'>>(design: D): D {
+  const items = design.items.map((item): Item => {
+    const usual = item.part && item.planned.kind === 'mass' ? partMass(design, item.part) : null;
+    if (!usual || item.planned.kind !== 'mass' || !(item.planned.mass > 0)) return item;
+    return { ...item, planned: { kind: 'part', factor: item.planned.mass / usual } };
+  });
+  return { ...design, items };
+}
