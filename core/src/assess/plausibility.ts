@@ -58,7 +58,9 @@ function rangeQuestions(ledger: Ledger): Finding[] {
 /** Lines that are parts and are typed as masses: another part leaves them where they are. */
 function typedParts(design: Design): Finding[] {
   const linked = linkParts(design).items;
-  const typed = linked.flatMap((i, k) => (i === design.items[k] || design.items[k].weighed !== null ? [] : [i]));
+  const typed = linked.flatMap((i, k) =>
+    i === design.items[k] || design.items[k].weighed !== null ? [] : [i],
+  );
   if (typed.length === 0) return [];
   const names = typed.map((i) => i.name).join(', ');
   const sentence = `${names}: typed ${typed.length === 1 ? 'as a mass' : 'as masses'}, so that another part changes no weight.`;
