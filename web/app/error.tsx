@@ -1,13 +1,32 @@
 'use client';
+import { useEffect } from 'react';
 
-export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
+/** What happened, as far as it is known: a fault of a screen is not the database's. */
+export default function ErrorPage({
+  error,
+  reset,
+}: {
+  error: Error & { digest?: string };
+  reset: () => void;
+}) {
+  useEffect(() => console.error(error), [error]);
+  // errors of the server come without their words, but with a digest
+  const fromServer = error.digest !== undefined;
   return (
-    <main style={{ padding: 40 }}>
-      <h1>The server could not answer</h1>
-      <p>
-        Most often the database is not running. What you typed is kept in this browser. Start the application
-        again, then try once more.
-      </p>
+    <main style={{ padding: 40, maxWidth: 720 }}>
+      <h1>{fromServer ? 'The server could not answer' : 'This screen could not be drawn'}</h1>
+      {fromServer ? (
+        <p>
+          Most often the database is not running: look at the window the application was started in. Its note
+          of this error is {error.digest}.
+        </p>
+      ) : (
+        <p>
+          The fault lies in the application, not in your work: {error.message || 'it gave no reason'}. Undo
+          the last change, or open another station.
+        </p>
+      )}
+      <p>What you typed is kept in this browser.</p>
       <button type="button" onClick={reset}>
         Try again
       </button>

@@ -6,6 +6,7 @@ import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } fro
 import { getPath, withoutMarks } from '@skiametra/core/design';
 import { parseQuantity, shownUnit, unitLabel, type KindName } from '@skiametra/core/units';
 import { DocField, TextCell } from './QuantityField';
+import { RemovalDialog, useRemoval, type Removal } from './RemoveRow';
 import { useWorkspace } from './workspace/useWorkspace';
 
 export interface Column {
@@ -62,6 +63,8 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
   const edit = useWorkspace((w) => w.edit);
   const units = useWorkspace((w) => w.units);
   const [error, setError] = useState<string | null>(null);
+  const [removal, setRemoval] = useState<Removal | null>(null);
+  const removalOf = useRemoval(path);
   const kindOf = (c: Column, row: Record<string, unknown>): KindName | null =>
     c.cell.type !== 'quantity' ? null : typeof c.cell.kind === 'function' ? c.cell.kind(row) : c.cell.kind;
 
@@ -179,7 +182,11 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                     <ActionIcon
                       size="sm"
                       aria-label={`Remove row ${i + 1}`}
-                      onClick={() => setError(edit({ type: 'remove', path, index: i }))}
+                      onClick={() => {
+                        const named = removalOf(row);
+                        if (named) setRemoval(named);
+                        else setError(edit({ type: 'remove', path, index: i }));
+                      }}
                     >
                       <IconTrash size={14} />
                     </ActionIcon>
@@ -200,6 +207,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
           {addLabel ?? 'Add a row'}
         </Button>
       )}
+      {removal && <RemovalDialog removal={removal} onClose={() => setRemoval(null)} />}
       {error && (
         <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>
           {error}

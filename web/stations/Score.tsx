@@ -15,11 +15,13 @@ export function Score() {
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const setWhy = useWorkspace((w) => w.setWhy);
-  if (!ledger || ledger.stopped) return <StationFindings of={['score', 'shape']} />;
+  if (!ledger || ledger.stopped) return <StationFindings of="shape" />;
   const sweep = [...design.loadings].sort((a, b) => a.count - b.count);
   const value = (l: Ledger, id: string, s: string) => entryOf(l, id, s)?.value ?? 0;
   const x = sweep.map((l) => l.count);
-  const best = design.loadings.find((l) => l.count === value(ledger, 'bestCount', 'all'));
+  const named = entryOf(ledger, 'bestScore', 'all')?.names;
+  const best = design.loadings.find((l) => l.id === named);
+  const bound = brief.missions.length > 0 && brief.missions.every((m) => m.loading !== 'each');
   const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
   const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, { rivals: which }).values;
   const [low, high] = brief.rivals.length ? [range('low'), range('high')] : [null, null];
@@ -47,7 +49,13 @@ export function Score() {
             <FormulaEditor index={i} />
           </section>
         ))}
-        <StationFindings of={['score']} />
+        <StationFindings of="score" />
+        {bound && (
+          <p style={{ margin: 0 }}>
+            Every mission names its state: {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points in all,
+            with nothing to choose.
+          </p>
+        )}
         {best && (
           <p style={{ margin: 0 }}>
             Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.

@@ -84,6 +84,10 @@ export function sensitivities(
   };
 }
 
+/** The best score names its state. */
+const namesOf = (id: string, best: string | null) =>
+  (id === 'bestScore' || id === 'bestCount') && best !== null ? { names: best } : {};
+
 const NO_SPREAD = 'Its uncertainty could not be found; it may be as large as the number itself.';
 
 /** A curve less the points outside its range (speeds below the stall). */
@@ -124,7 +128,12 @@ export function assessQuickly(
     if (e.id === 'stripChance') continue;
     const value = values[keyOf(e.id, e.state)];
     if (!Number.isFinite(value)) return null;
-    entries.push({ ...e, value, warnings: remarks[keyOf(e.id, e.state)] ?? [] });
+    entries.push({
+      ...e,
+      value,
+      warnings: remarks[keyOf(e.id, e.state)] ?? [],
+      ...namesOf(e.id, score.best),
+    });
   }
   if (Object.keys(values).filter((k) => quantityDef(k.split('@')[0])).length !== entries.length) return null;
   entries.push(...stripChances(brief, design, entries));
@@ -187,6 +196,7 @@ export function assess(
       warnings: [...(remarks[key] ?? []), ...(Number.isFinite(sigma) ? [] : [NO_SPREAD])],
       shares,
       inputShares,
+      ...namesOf(id, score.best),
     });
   }
   entries.push(...stripChances(brief, design, entries));

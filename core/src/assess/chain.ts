@@ -3,7 +3,7 @@
  * balance, power, structure, flight, mission. Score follows in `scoring.ts`. Plain numbers out.
  */
 import { G0 } from '../air';
-import type { Brief, Design, Factors, Loading } from '../design';
+import { hovers, runsAlongStrip, type Brief, type Design, type Factors, type Loading } from '../design';
 import {
   bestClimb,
   climbAt,
@@ -99,7 +99,7 @@ interface LapTask {
   model: PointModel;
   drive: Drive;
   lapThrust: (v: number) => number;
-  run: ReturnType<typeof groundRun>;
+  /** null where it does not run along a strip */ run: ReturnType<typeof groundRun> | null;
   climb: number;
   usable: number;
 }
@@ -152,7 +152,7 @@ function lapValues(
   );
   put('lapEnergy', Math.min(lap.energy, NEVER * straight.power));
   const climbTime = climb > 0.05 ? TRANSITION_HEIGHT / climb : NEVER;
-  const startTime = (run.status === 'airborne' ? run.time : 0) + climbTime;
+  const startTime = (run?.status === 'airborne' ? run.time : 0) + climbTime;
   const startEnergy = startTime * operate(drive, 1, speed).power;
   const count = lapsInWindow(
     course.window,
@@ -350,17 +350,18 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   put('glideRatio', gl.ratio);
   put('glideSpeed', gl.speed);
   put('minSink', gl.sink);
-  if (drive) poweredValues(step as RunStep & { drive: Drive }, loading, model, table, r, put);
+  if (drive && !hovers(loading))
+    poweredValues(step as RunStep & { drive: Drive }, loading, model, table, r, put);
   else {
-    // a glider's work speed is its best glide
-    put('lapSpeed', gl.speed, 'No motor: the speed of the best glide.');
+    // the work speed of what has no motor, or hangs on its rotors, is that of its best glide
+    put('lapSpeed', gl.speed, drive ? undefined : 'No motor: the speed of the best glide.');
     put('turnStallSpeed', stallSpeed(model, 1 / Math.cos(design.flight.turnBank)));
   }
   if (design.power.rubber && hasRubber(design, loading))
     rubberValues({ design, prep, f, loading, mass: state.mass, table }, put, step.nudge.rubberEnergy ?? 1);
-  if (lifting && loading.hover) hoverValues(design, lifting, state.mass, put);
+  if (lifting && hovers(loading)) hoverValues(design, lifting, state.mass, put);
   const q = 0.5 * air.density * v[`lapSpeed@${loading.id}`] ** 2;
-  const pull = drive ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
+  const pull = drive && !hovers(loading) ? model.drag(v[`lapSpeed@${loading.id}`]) : 0;
   put(
     'trimElevator',
     solveTrim(
@@ -382,7 +383,7 @@ function loadingValues(step: RunStep, loading: Loading, r: ChainResult): void {
   r.curves[`sparDeflection@${loading.id}`] = spar.deflection;
   const flown = (f: (s: number) => number) => prep.speeds.curve.map((s) => (s < 0.85 * vs ? NaN : f(s)));
   r.curves[`drag@${loading.id}`] = flown((s) => model.drag(s));
-  if (drive) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
+  if (drive && !hovers(loading)) r.curves[`climb@${loading.id}`] = flown((s) => climbAt(model, s));
 }
 
 /** What only an aircraft with a motor does: leave the ground, climb, fly laps. */
@@ -394,11 +395,30 @@ function poweredValues(
   r: ChainResult,
   put: (id: string, x: number, remark?: string) => void,
 ): void {
-  const { brief, design, prep, f, drive, thrust } = step;
-  const { air, wing } = prep;
+  const { brief, design, drive, thrust } = step;
   const v = r.values,
-    vs = stallSpeed(model),
     state = { mass: model.mass };
+  const run = runsAlongStrip(design, loading) ? stripRun(step, model, table, put) : null;
+  const climb = bestClimb(model);
+  put('climbRate', climb.rate);
+  const top = levelSpeed(model, thrust);
+  put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
+  put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
+  put('powerToWeight', v['staticPower@all'] / state.mass);
+  const usable = v['usableEnergy@all'],
+    lap = { brief, design, model, drive, lapThrust: step.lapThrust, run, climb: climb.rate, usable };
+  lapValues(lap, put);
+}
+
+/** The run of what leaves along the strip. */
+function stripRun(
+  { brief, design, prep, f }: RunStep,
+  model: PointModel,
+  table: Parameters<typeof dragAt>[0],
+  put: (id: string, x: number, remark?: string) => void,
+): ReturnType<typeof groundRun> {
+  const { air, wing } = prep,
+    vs = stallSpeed(model);
   put('liftOffSpeed', design.flight.liftOffFactor * vs);
   // at the speed whose square is the mean one of the run
   const rolling = (design.flight.liftOffFactor * vs) / Math.SQRT2,
@@ -419,25 +439,7 @@ function poweredValues(
       ? 'Thrust does not overcome friction and drag: it never leaves the ground.'
       : undefined,
   );
-  const climb = bestClimb(model);
-  put('climbRate', climb.rate);
-  const top = levelSpeed(model, thrust);
-  put('topSpeed', top ?? 0, top === null ? 'Full throttle does not hold level flight.' : undefined);
-  put('thrustToWeight', v['staticThrust@all'] / (state.mass * G0));
-  put('powerToWeight', v['staticPower@all'] / state.mass);
-  lapValues(
-    {
-      brief,
-      design,
-      model,
-      drive,
-      lapThrust: step.lapThrust,
-      run,
-      climb: climb.rate,
-      usable: v['usableEnergy@all'],
-    },
-    put,
-  );
+  return run;
 }
 
 /** One run of the chain. */
@@ -470,6 +472,8 @@ export function runChain(
     r.curves['lapThrust@all'] = prep.speeds.curve.map(lapThrust);
   }
   const lifting = liftDrive(design, prep.air.density, f, prep.lifter, drive);
+  // a craft that only hovers flies on the pack of its lift motors
+  if (!drive && lifting) r.values['usableEnergy@all'] = lifting.charge * packVolts(lifting, MEAN_SOC);
   if (design.power.rubber) rubberDesignValues(design, r.values, nudge.rubberEnergy ?? 1);
   for (const l of design.loadings)
     loadingValues({ nudge, brief, design, prep, f, aero, drive, lifting, thrust, lapThrust }, l, r);

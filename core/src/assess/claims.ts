@@ -21,6 +21,22 @@ export interface ClaimContext {
   hoverPower: number | null;
 }
 
+/** A claimed flight time against level flight on the wing and against hover, whichever there are. */
+function timeClaim(claimed: number, c: ClaimContext): string[] {
+  const minutes = (s: number) => `${(s / 60).toFixed(0)} min`,
+    ways = [
+      { power: c.cruisePower, how: 'on the wing' },
+      { power: c.hoverPower, how: 'in hover' },
+    ].filter((w): w is { power: number; how: string } => w.power !== null && w.power > 0);
+  const short = ways.filter((w) => claimed > (1.1 * c.packEnergy) / w.power);
+  if (short.length === 0) return [];
+  const each = short.map((w) => `${minutes(c.packEnergy / w.power)} ${w.how} at ${w.power.toFixed(0)} W`);
+  const left =
+    short.length < ways.length ? ` It holds ${ways.find((w) => !short.includes(w))!.how} only.` : '';
+  const pack = `the pack’s ${(c.packEnergy / 3600).toFixed(0)} Wh`;
+  return [`${minutes(claimed)} are claimed; ${pack} last ${each.join(' and ')}.${left}`];
+}
+
 /** Sentences, one a contradiction. */
 export function claimQuestions(design: Design, c: ClaimContext): string[] {
   const k = design.claims,
@@ -47,11 +63,7 @@ export function claimQuestions(design: Design, c: ClaimContext): string[] {
       );
   }
   if (k.flightTime !== null) {
-    const power = c.hoverPower !== null && c.cruisePower === null ? c.hoverPower : c.cruisePower;
-    if (power !== null && power > 0 && k.flightTime > (1.1 * c.packEnergy) / power)
-      out.push(
-        `${(k.flightTime / 60).toFixed(0)} min are claimed; the pack’s ${(c.packEnergy / 3600).toFixed(0)} Wh at ${power.toFixed(0)} W last ${(c.packEnergy / power / 60).toFixed(0)} min.`,
-      );
+    out.push(...timeClaim(k.flightTime, c));
   }
   if (
     k.thrust !== null &&

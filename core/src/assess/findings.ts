@@ -1,5 +1,5 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
-import type { Brief, Design } from '../design';
+import { hovers, type Brief, type Design } from '../design';
 import { changesOf, solveBalance, isFitted } from '../mass';
 import {
   joinPacks,
@@ -27,33 +27,64 @@ type Add = (
   fix?: Finding['fix'],
 ) => void;
 
+/** States of one kind of fault, told of by the worst of them. */
+interface Fault {
+  what: string;
+  severity: Finding['severity'];
+  holds: (margin: number) => boolean;
+}
+
+/** Unstable, tail-heavy and nose-heavy are three faults: none hides behind another. */
+function balanceFaults({ marginMin, marginMax }: Design['flight']): Fault[] {
+  return [
+    { what: 'is unstable', severity: 'stop', holds: (m) => m < 0 && m < marginMin },
+    { what: 'is tail-heavy', severity: 'stop', holds: (m) => m >= 0 && m < 0.5 * marginMin },
+    {
+      what: 'is tail-heavy',
+      severity: 'look',
+      holds: (m) => m >= Math.max(0, 0.5 * marginMin) && m < marginMin,
+    },
+    { what: 'is nose-heavy', severity: 'look', holds: (m) => m > marginMax },
+  ];
+}
+
 function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const forward = entryOf(ledger, 'cgForward', 'all')!.value,
     aft = entryOf(ledger, 'cgAft', 'all')!.value;
   const outside = design.loadings
-    .filter((l) => !l.hover)
+    .filter((l) => !hovers(l))
     .filter((l) => {
       const x = entryOf(ledger, 'cgX', l.id)!.value;
       return x < forward - 1e-6 || x > aft + 1e-6;
     });
   if (outside.length === 0) return;
-  const proposal = solveBalance(design, { forward, aft });
-  const marginOf = (id: string) => entryOf(ledger, 'staticMargin', id)!.value;
-  const off = (id: string) =>
-    Math.max(design.flight.marginMin - marginOf(id), marginOf(id) - design.flight.marginMax);
-  const first = outside.reduce((a, l) => (off(l.id) > off(a.id) ? l : a), outside[0]);
-  const margin = marginOf(first.id);
-  const tail = margin < design.flight.marginMin;
-  const changes = changesOf(design, proposal);
+  const proposal = solveBalance(design, { forward, aft }),
+    changes = changesOf(design, proposal);
   const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
-  const what = margin < 0 ? 'is unstable' : tail ? 'is tail-heavy' : 'is nose-heavy';
-  add(
-    'balance',
-    margin < 0.5 * design.flight.marginMin ? 'stop' : 'look',
-    first.id,
-    `${first.name} ${what}${outside.length > 2 ? ` (so are ${outside.length - 1} other loadings)` : outside.length === 2 ? ' (so is one other loading)' : ''}: static margin ${(margin * 100).toFixed(1)} %, wanted ${(design.flight.marginMin * 100).toFixed(0)} to ${(design.flight.marginMax * 100).toFixed(0)} %. ${proposal.sentence}`,
-    fix,
-  );
+  const marginOf = (l: { id: string }) => entryOf(ledger, 'staticMargin', l.id)!.value;
+  const { marginMin, marginMax } = design.flight;
+  const off = (l: { id: string }) => Math.max(marginMin - marginOf(l), marginOf(l) - marginMax);
+  let said = false;
+  for (const fault of balanceFaults(design.flight)) {
+    const those = outside.filter((l) => fault.holds(marginOf(l)));
+    if (those.length === 0) continue;
+    const worst = those.reduce((a, l) => (off(l) > off(a) ? l : a));
+    const wanted = `${(marginMin * 100).toFixed(0)} to ${(marginMax * 100).toFixed(0)} %`;
+    // what to do is the same for all of them: said once
+    const advice = said ? '' : ` ${proposal.sentence}`;
+    add(
+      'balance',
+      fault.severity,
+      worst.id,
+      `${worst.name} ${fault.what}${othersToo(those.length - 1)}: static margin ${(marginOf(worst) * 100).toFixed(1)} %, wanted ${wanted}.${advice}`,
+      said ? null : fix,
+    );
+    said = true;
+  }
+}
+
+function othersToo(n: number): string {
+  return n === 0 ? '' : n === 1 ? ' (so is one other state)' : ` (so are ${n} other states)`;
 }
 
 function structureFindings(design: Design, ledger: Ledger, add: Add): void {
@@ -65,10 +96,10 @@ function structureFindings(design: Design, ledger: Ledger, add: Add): void {
     add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
   if (s.spar.kind === 'box' && 2 * s.spar.cap >= s.spar.height)
     add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
-  const worst = design.loadings.reduce(
-    (a, l) =>
-      entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a,
-    design.loadings[0],
+  const flying = design.loadings.filter((l) => !hovers(l));
+  if (flying.length === 0) return;
+  const worst = flying.reduce((a, l) =>
+    entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a,
   );
   const up = entryOf(ledger, 'failLoadFactor', worst.id)!.value,
     down = entryOf(ledger, 'failLoadFactorDown', worst.id)!.value;
@@ -144,7 +175,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
       `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`,
     );
   for (const l of design.loadings) {
-    const run = entryOf(ledger, 'groundRun', l.id)!.value;
+    const run = entryOf(ledger, 'groundRun', l.id)?.value ?? 0;
     if (run > brief.site.stripLength) {
       add(
         'flight',
@@ -265,7 +296,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
       `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`,
     );
   const yaw = design.loadings
-    .filter((l) => !l.hover)
+    .filter((l) => !hovers(l))
     .map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 }))
     .reduce<{ l: { id: string; name: string }; v: number } | null>(
       (a, q) => (a === null || q.v < a.v ? q : a),

@@ -4,7 +4,7 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
-import { FACTOR_IDS, type Brief, type Calibration, type Design, type Loading } from '../design';
+import { FACTOR_IDS, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
 import {
   dragAt,
   dimensional,
@@ -41,6 +41,7 @@ import {
 } from '../layout';
 import { cgPath, loadedState } from '../mass';
 import { DomainError } from '../numeric';
+import { operate } from '../power';
 import { parasiteItems, towedLine, type DragItem, type TowShape } from '../drag';
 import {
   derivativesOf,
@@ -61,6 +62,7 @@ import {
   type TrimState,
 } from '../surface';
 import { entryOf, type Ledger } from './ledger';
+import { liftDrive } from './powerValues';
 import { aeroOf, learntFactors, prepare, type Prepared } from './prepare';
 import type { StepCache } from './cache';
 
@@ -158,6 +160,13 @@ function stateRows(design: Design, ledger: Ledger, growth: number): StateRow[] {
       inside: l.hover === true || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
     };
   });
+}
+
+/** Largest thrust of one lift rotor by its drive [N]; null where no drive is described for them. */
+function rotorThrust(design: Design, prep: Prepared, f: Factors): number | null {
+  if (!design.power.lift) return null;
+  const lifting = liftDrive(design, prep.air.density, f, prep.lifter, null);
+  return lifting && operate(lifting, 1, 0).thrust / lifting.count;
 }
 
 function worstState(design: Design, rows: readonly StateRow[]): LayoutReport['worst'] {
@@ -369,7 +378,7 @@ export function layoutReport(
     inGround: ground ? groundEffect(design, prep) : null,
     fit: internalFit(design),
     pieces: piecesOf(design, thickness),
-    hover: hoverShare(design, state),
+    hover: hoverShare(design, state, rotorThrust(design, prep, learnt)),
     warp: warpEffect(design, prep.coupled, d, { speed, density: rho, g: G0 }),
     states: rows,
     worst: worstState(design, rows),

@@ -14,6 +14,7 @@ export interface LedgerEntry {
   readonly shares: readonly number[];
   /** the same by other inputs, in the order of INPUT_IDS: masses of items, the day, what methods leave open */
   readonly inputShares: readonly number[];
+  /** id of the state that the value is of, where the result is a choice among states */ readonly names?: string;
 }
 
 export interface LedgerCurve {

@@ -63,7 +63,8 @@ function typedParts(design: Design): Finding[] {
   );
   if (typed.length === 0) return [];
   const names = typed.map((i) => i.name).join(', ');
-  const sentence = `${names}: typed ${typed.length === 1 ? 'as a mass' : 'as masses'}, so that another part changes no weight.`;
+  const as = typed.length === 1 ? 'as a mass' : 'as masses';
+  const sentence = `${names}: typed ${as}, so that another part changes no weight.`;
   const changes = typed.map((i) => ({ path: `items.${i.id}.planned`, value: i.planned }));
   return [
     {
@@ -76,13 +77,26 @@ function typedParts(design: Design): Finding[] {
   ];
 }
 
+/** The rotors are drawn under Shape and driven under Power: one size. */
+function rotorConflict(design: Design): Finding[] {
+  const { lift } = design.power,
+    odd = design.rotors?.find((r) => lift && Math.abs(r.diameter / lift.propeller.diameter - 1) > 0.03);
+  if (!lift || !odd) return [];
+  const mm = (m: number) => `${Math.round(m * 1000)} mm`;
+  const drawnAs = `${odd.name} is drawn ${mm(odd.diameter)} across`;
+  const sentence = `${drawnAs}; the lift propellers of the drive are ${mm(lift.propeller.diameter)}.`;
+  const drawn = design.rotors!.map((r) => ({ ...r, diameter: lift.propeller.diameter }));
+  const fix = { label: 'Draw them as driven', changes: [{ path: 'rotors', value: drawn }] };
+  return [{ station: 'power', severity: 'ask', state: 'all', sentence, fix }];
+}
+
 /** Claims of one design that cannot both be true. */
 function contradictions(design: Design): Finding[] {
   const out: Finding[] = [];
   const ask = (station: Finding['station'], sentence: string) =>
     out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
   const { battery, motor, esc, unpowered } = design.power;
-  out.push(...typedParts(design));
+  out.push(...typedParts(design), ...rotorConflict(design));
   if (!unpowered) {
     const pack = design.items
       .filter((i) => i.group === 'battery')

@@ -146,4 +146,6 @@ export function hoverValues(design: Design, drive: Drive, mass: number, put: Put
   put('hoverThrottle', Math.min(h.throttle, 9));
   put('hoverMargin', h.thrustToWeight, weak);
   put('hoverTime', h.time);
+  // a state that hangs on its rotors lasts as long as it hovers
+  put('endurance', h.time);
 }

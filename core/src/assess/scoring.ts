@@ -1,5 +1,5 @@
 /** Score of every loading from the brief's formulas over the values of a chain run. */
-import type { Brief, Design } from '../design';
+import { hovers, type Brief, type Design } from '../design';
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
 import { QUANTITIES } from './quantities';
@@ -17,7 +17,15 @@ export function formulaNames(brief: Brief): NameTable {
 
 /** Why a loading cannot be flown as asked; empty when it can. */
 export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
-  const out: string[] = [];
+  const out: string[] = [],
+    state = design.loadings.find((l) => l.id === loading);
+  if (state && hovers(state)) {
+    const lift = v[`hoverMargin@${loading}`];
+    return lift > 1
+      ? []
+      : [lift > 0 ? `lift thrust is ${lift.toFixed(2)} of the weight` : 'nothing lifts it in hover'];
+  }
+  // what leaves another way than along the strip has no run
   if (v[`groundRun@${loading}`] > brief.site.stripLength)
     out.push(
       `ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`,
@@ -40,6 +48,8 @@ export interface ScoreResult {
   values: Values;
   remarks: Record<string, string[]>;
   errors: string[];
+  /** the state that scores most; null where every mission names its own state and there is nothing to choose */
+  best: string | null;
 }
 
 /** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
@@ -74,7 +84,7 @@ export function scoreLoadings(
   const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
   for (const r of brief.rivals) fixed[r.name] = r[rivals];
-  const out: ScoreResult = { values: {}, remarks: {}, errors: [] };
+  const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
   for (const { m, f } of missions)
     if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
   for (const l of design.loadings) {
@@ -109,7 +119,11 @@ export function scoreLoadings(
       (a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a),
       design.loadings[0],
     );
-  out.values['bestCount@all'] = best.count;
   out.values['bestScore@all'] = out.values[`score@${best.id}`];
+  // missions bound to a state score the same whatever else is carried: none is then the best to carry
+  if (brief.missions.some((m) => m.loading === 'each')) {
+    out.values['bestCount@all'] = best.count;
+    out.best = best.id;
+  }
   return out;
 }

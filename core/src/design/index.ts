@@ -50,3 +50,8 @@ export { PHASE_KINDS, coefficientsSchema, powerSchema } from './powerSchema';
 export type { Phase, Swap } from './powerSchema';
 export { upgradeDocument } from './upgrades';
 export { siteSpread } from './site';
+export { LEAVING, RETURNING } from './wayKinds';
+export type { Leaving, Returning } from './wayKinds';
+export { LEAVING_WORDS, RETURNING_WORDS, hovers, leavingOf, returningOf, runsAlongStrip } from './ways';
+export { NAMED_LISTS, standIn, usesOf, withoutEntry } from './uses';
+export type { NamedList } from './uses';

@@ -5,6 +5,7 @@
  */
 import { z } from 'zod';
 import { above, between, id, label } from './primitives';
+import { LEAVING, RETURNING } from './wayKinds';
 
 const bodyStation = z.strictObject({
   x: between(-5, 10),
@@ -108,6 +109,9 @@ export const stateFields = {
     .optional(),
   towed: towedSchema.optional(),
   hover: z.boolean().optional(),
+  /** how it leaves and comes back; as such an aircraft usually does where left out */
+  leaving: z.enum(LEAVING).optional(),
+  returning: z.enum(RETURNING).optional(),
 };
 
 /** Twist, incidence and mass as measured on the finished part. */

@@ -19,6 +19,11 @@ export interface TowShape {
   /** angle of the line at the hook below the horizontal [rad] */ angle: number;
 }
 
+/** What hangs on the hook, body and line [kg]. */
+export function hungMass(t: Towed): number {
+  return t.mass + LINE_DENSITY * (Math.PI / 4) * t.lineDiameter ** 2 * t.line;
+}
+
 /** @param density of the air [kg/m3] */
 export function towedLine(t: Towed, speed: number, density: number): TowShape {
   const q = 0.5 * density * speed * speed;

@@ -44,13 +44,17 @@ function spread(
   return rotors.map((r) => weight / n + a * (r.x - mx) + b * (r.y - my));
 }
 
-/** @param ceiling share of a rotor's largest thrust that hover may use; 0.75 leaves room to steer (common practice) */
+/**
+ * @param each largest thrust of one rotor as the drive is computed [N]; the drawing's own figure where no drive is described
+ * @param ceiling share of a rotor's largest thrust that hover may use; 0.75 leaves room to steer (common practice)
+ */
 export function hoverShare(
   design: Design,
   state: { mass: number; x: number; y: number },
+  each: number | null = null,
   ceiling = 0.75,
 ): HoverShare | null {
-  const rotors = design.rotors ?? [];
+  const rotors = (design.rotors ?? []).map((r) => ({ ...r, maxThrust: each ?? r.maxThrust }));
   if (rotors.length < 3) return null;
   const W = state.mass * G0;
   const t = spread(rotors, W, state.x, state.y);

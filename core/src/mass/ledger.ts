@@ -4,6 +4,7 @@
  * outward, so that the load's own centre stays near it.
  */
 import type { Design, Item, Loading } from '../design';
+import { hungMass } from '../drag';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
 import { aboard, followedMass } from './parts';
@@ -228,26 +229,37 @@ export function massState(points: readonly PointMass[]): MassState {
   return { mass, x, y, z, ixx, iyy, izz, ixz, sigmaMass, sigmaX, points: [...points] };
 }
 
-/** The aircraft in one loading, a towed thing not in it: it hangs by its line. */
+/** What is towed bears on its hook, wherever its line hangs. */
+function towedPoints(t: Loading['towed']): PointMass[] {
+  if (!t) return [];
+  const mass = hungMass(t);
+  return [{ id: 'towed', name: 'Towed', mass, x: t.x, y: 0, z: t.z, inWing: false, sigma: 0.01 * mass }];
+}
+
+/** The aircraft in one loading with what it carries and tows. */
 export function loadedState(
   design: Design,
-  loading: Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent'>,
+  loading: Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent' | 'towed'>,
   use: 'plan' | 'best',
   growth: number,
 ): MassState {
-  return massState([...itemPoints(design, use, growth, loading), ...payloadPoints(design, loading)]);
+  return massState([
+    ...itemPoints(design, use, growth, loading),
+    ...payloadPoints(design, loading),
+    ...towedPoints(loading.towed),
+  ]);
 }
 
 /**
  * The design as it stood on the scale: every part of a state weighs its share of what was read, and all of it is shifted to
- * the CG that was found. Payload keeps its own mass.
+ * the CG that was found. Payload and what is towed keep their own mass.
  * @param mass all-up in that state [kg] @param cgX where it balanced [m], or null
  */
 export function weighedDesign(design: Design, loadingId: string, mass: number, cgX: number | null): Design {
   const loading = design.loadings.find((l) => l.id === loadingId);
   if (!loading) return design;
   const state = loadedState(design, loading, 'best', 1),
-    payload = loading.count * design.payload.unitMass,
+    payload = loading.count * design.payload.unitMass + (loading.towed ? hungMass(loading.towed) : 0),
     share = (mass - payload) / (state.mass - payload);
   if (!(share > 0 && Number.isFinite(share))) return design;
   const own = new Map(state.points.map((p) => [p.id, p.mass]));

@@ -1,10 +1,26 @@
 /** The stop line of a flight card: which computed limits the planned state is outside of. */
-import type { Brief, Design } from '../design';
+import { hovers, type Brief, type Design } from '../design';
 import { entryOf, type Ledger } from '../assess';
+
+/** Lift thrust over weight below which steering takes the height away (common practice, no source). */
+const LEAST_LIFT = 1.5;
+
+/** What stops a hover: neither margin nor strip are asked of it. */
+function hoverStops(lift: number | null): string[] {
+  if (lift === null) return ['Nothing is computed to lift it: describe the lift motors under Power, Hover.'];
+  return lift >= LEAST_LIFT
+    ? []
+    : [
+        `Lift thrust is ${lift.toFixed(2)} times the weight; ${LEAST_LIFT} is the least for a hover that can be steered.`,
+      ];
+}
 
 /** Sentences in the order of danger; empty when the card may be flown. */
 export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: string): string[] {
   if (ledger.stopped) return [ledger.stopped];
+  const state = design.loadings.find((l) => l.id === loading);
+  if (!state) return ['This state is not in the design any more: choose one that is.'];
+  if (hovers(state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
   const at = (id: string) => entryOf(ledger, id, loading)?.value ?? NaN;
   const out: string[] = [];
   const s = design.structure;
@@ -22,7 +38,7 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
     );
   else if (!(margin <= design.flight.marginMax))
     out.push(`The CG is ahead of the forward limit: static margin ${(margin * 100).toFixed(1)} %.`);
-  // what is launched by hand has no ground run
+  // what leaves another way than along the strip has no run
   if (entryOf(ledger, 'groundRun', loading) && !(at('groundRun') <= brief.site.stripLength))
     out.push(
       `The ground run of ${at('groundRun').toFixed(1)} m is longer than the strip of ${brief.site.stripLength} m.`,

@@ -3,6 +3,14 @@
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf, type GrowthReport, type LayoutReport } from '@skiametra/core/assess';
+import {
+  LEAVING,
+  LEAVING_WORDS,
+  RETURNING,
+  RETURNING_WORDS,
+  leavingOf,
+  returningOf,
+} from '@skiametra/core/design';
 import { itemMass, massForCg, placeForCg, standsWherePut, whatIf } from '@skiametra/core/mass';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
@@ -19,6 +27,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
   const units = useWorkspace((w) => w.units);
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
   const items = useWorkspace((w) => w.content.document.design.items);
+  const design = useWorkspace((w) => w.content.document.design);
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const edit = useWorkspace((w) => w.edit);
@@ -93,6 +102,20 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
             label="hovers on its rotors"
             checked={now.hover ?? false}
             onChange={(e) => set('hover', e.currentTarget.checked || undefined)}
+          />
+          <NativeSelect
+            size="xs"
+            label="Leaves by"
+            value={leavingOf(design, now)}
+            onChange={(e) => set('leaving', e.currentTarget.value)}
+            data={LEAVING.map((k) => ({ value: k, label: LEAVING_WORDS[k] }))}
+          />
+          <NativeSelect
+            size="xs"
+            label="Comes back by"
+            value={returningOf(design, now)}
+            onChange={(e) => set('returning', e.currentTarget.value)}
+            data={RETURNING.map((k) => ({ value: k, label: RETURNING_WORDS[k] }))}
           />
           <NativeSelect
             size="xs"

@@ -193,6 +193,7 @@ export function BodyEditor() {
   const dragItems = useWorkspace((w) => w.content.document.design.dragItems);
   const wheels = useWorkspace((w) => w.content.document.design.wheels);
   const rotors = useWorkspace((w) => w.content.document.design.rotors);
+  const lift = useWorkspace((w) => w.content.document.design.power.lift);
   const edit = useWorkspace((w) => w.edit);
   return (
     <div className="stack">
@@ -308,7 +309,16 @@ export function BodyEditor() {
               { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
               { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
               { key: 'diameter', label: 'Across', cell: { type: 'quantity', kind: 'length' } },
-              { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', kind: 'force' } },
+              // with a drive described its thrust is computed, under Power
+              ...(lift
+                ? []
+                : [
+                    {
+                      key: 'maxThrust',
+                      label: 'Thrust',
+                      cell: { type: 'quantity' as const, kind: 'force' as const },
+                    },
+                  ]),
             ]}
           />
         </section>

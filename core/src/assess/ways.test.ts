@@ -1,0 +1,235 @@
+/** States judged by how they leave and what they do: strip, margin and lift thrust each where they belong, silence elsewhere. */
+import { describe, expect, it } from 'vitest';
+import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
+import { hungMass } from '../drag';
+import {
+  LEAVING,
+  LEAVING_WORDS,
+  RETURNING,
+  RETURNING_WORDS,
+  leavingOf,
+  returningOf,
+  runsAlongStrip,
+  setPath,
+  type DesignDocument,
+} from '../design';
+import { loadedState } from '../mass';
+import { stopLine } from '../trial';
+import { claimQuestions } from './claims';
+import { assess, entryOf, type Ledger, type StepCache } from './index';
+
+const cache: StepCache = new Map();
+const run = (d: DesignDocument) => assess(d.brief, d.design, d.calibration, cache);
+const at = (l: Ledger, id: string, state: string) =>
+  l.entries.find((e) => e.id === id && e.state === state)?.value;
+const leaving = (doc: DesignDocument, way: (typeof LEAVING)[number]): DesignDocument => ({
+  ...doc,
+  design: { ...doc.design, loadings: doc.design.loadings.map((l) => ({ ...l, leaving: way })) },
+});
+const noted = (l: Ledger, state: string) =>
+  l.entries
+    .filter((e) => e.id.startsWith('points-') && e.state === state)
+    .flatMap((e) => e.warnings)
+    .join(' ');
+
+describe('ways', () => {
+  it('as such an aircraft usually leaves, until it says otherwise', () => {
+    const first = (d: DesignDocument) => [
+      leavingOf(d.design, d.design.loadings[0]),
+      returningOf(d.design, d.design.loadings[0]),
+    ];
+    expect(first(bitternDocument())).toEqual(['run', 'run']);
+    expect(first(craneDocument())).toEqual(['hover', 'hover']);
+    expect(first(waferDocument())).toEqual(['hand', 'belly']);
+    expect(first(gnatDocument())).toEqual(['hand', 'belly']);
+    const said = {
+      ...bitternDocument().design.loadings[0],
+      leaving: 'bungee' as const,
+      returning: 'net' as const,
+    };
+    expect(leavingOf(bitternDocument().design, said)).toBe('bungee');
+    expect(returningOf(bitternDocument().design, said)).toBe('net');
+  });
+  it('every way has its words, and only run and dolly ask for a strip', () => {
+    const { design } = bitternDocument();
+    for (const way of LEAVING) {
+      expect(LEAVING_WORDS[way].length).toBeGreaterThan(4);
+      expect(runsAlongStrip(design, { leaving: way })).toBe(way === 'run' || way === 'dolly');
+    }
+    for (const way of RETURNING) expect(RETURNING_WORDS[way].length).toBeGreaterThan(4);
+  });
+});
+
+describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', () => {
+  const short = setPath(bitternDocument(), 'brief.site.stripLength', 2);
+  const thrown = run(leaving(short, 'hand')),
+    rolling = run(short);
+  it('has no ground run, no strip in its way, and scores', () => {
+    expect(at(thrown, 'groundRun', 'tubes-4')).toBeUndefined();
+    expect(at(thrown, 'stripChance', 'tubes-4')).toBeUndefined();
+    expect(noted(thrown, 'tubes-4')).not.toMatch(/strip/);
+    expect(at(thrown, 'score', 'tubes-4')!).toBeGreaterThan(0);
+    expect(thrown.findings.map((f) => f.sentence).join()).not.toMatch(/the strip is/);
+    expect(stopLine(short.brief, leaving(short, 'hand').design, thrown, 'tubes-4').join()).not.toMatch(
+      /strip/,
+    );
+  });
+  it('while one that rolls is told so', () => {
+    expect(noted(rolling, 'tubes-4')).toMatch(/ground run of .* on a strip of 2 m/);
+    expect(stopLine(short.brief, short.design, rolling, 'tubes-4').join()).toMatch(/longer than the strip/);
+    expect(rolling.findings.map((f) => f.sentence).join()).toMatch(/the strip is 2 m/);
+  });
+  it('law: no way of leaving changes what it does once it flies', () => {
+    for (const id of ['stallSpeed', 'climbRate', 'topSpeed', 'staticMargin', 'failLoadFactor', 'lapTime'])
+      expect(at(thrown, id, 'tubes-8'), id).toBe(at(rolling, id, 'tubes-8'));
+  });
+});
+
+describe('a state that hangs on its rotors', () => {
+  const doc = craneDocument(),
+    ledger = run(doc),
+    hover = doc.design.loadings.find((l) => l.hover)!.id;
+  it('is judged by its lift alone: it scores, and lasts as long as it hovers', () => {
+    expect(at(ledger, 'score', hover)!).toBeGreaterThan(0);
+    expect(noted(ledger, hover)).toBe('');
+    expect(at(ledger, 'endurance', hover)).toBe(at(ledger, 'hoverTime', hover));
+    expect(at(ledger, 'groundRun', hover)).toBeUndefined();
+    expect(at(ledger, 'climbRate', hover)).toBeUndefined();
+  });
+  it('its stop line knows neither margin nor strip, and names lift that is short', () => {
+    const tail = setPath(doc, 'design.flight.marginMin', 0.59);
+    expect(stopLine(tail.brief, tail.design, run(tail), hover)).toEqual([]);
+    const heavy = setPath(doc, 'design.items.winch.planned', { kind: 'mass', mass: 6 });
+    expect(stopLine(heavy.brief, heavy.design, run(heavy), hover).join()).toMatch(
+      /Lift thrust is 1\.\d\d times the weight/,
+    );
+  });
+  it('more weight than lift scores nothing, with the reason', () => {
+    const far = run(setPath(doc, 'design.items.winch.planned', { kind: 'mass', mass: 40 }));
+    expect(noted(far, hover)).toMatch(/lift thrust is 0\.\d\d of the weight/);
+    expect(at(far, 'score', hover)).toBe(0);
+  });
+  it('without lift motors it is said that nothing lifts it', () => {
+    const bare = structuredClone(doc);
+    delete bare.design.power.lift;
+    const l = run(bare);
+    expect(noted(l, hover)).toMatch(/nothing lifts it in hover/);
+    expect(stopLine(bare.brief, bare.design, l, hover).join()).toMatch(/Nothing is computed to lift it/);
+  });
+  it('a craft that only hovers has the energy of its pack, not 0 Wh', () => {
+    const only = setPath(doc, 'design.power.unpowered', true);
+    expect(at(run(only), 'usableEnergy', 'all')!).toBeGreaterThan(0.5 * at(ledger, 'usableEnergy', 'all')!);
+  });
+});
+
+describe('a state that is not there', () => {
+  it('stops the flight with a sentence instead of failing', () => {
+    const doc = bitternDocument();
+    expect(stopLine(doc.brief, doc.design, run(doc), 'gone')).toEqual([
+      'This state is not in the design any more: choose one that is.',
+    ]);
+  });
+});
+
+describe('what is towed', () => {
+  const towed = { mass: 0.4, dragArea: 0.002, line: 6, lineDiameter: 0.001, x: 0.45, z: -0.05 };
+  const doc = bitternDocument();
+  const tow = setPath(doc, 'design.loadings.ferry.towed', towed);
+  it('is carried: weight, wing loading and stall speed know of it', () => {
+    const [a, b] = [run(doc), run(tow)];
+    const more = at(b, 'mass', 'ferry')! - at(a, 'mass', 'ferry')!;
+    expect(more).toBeCloseTo(hungMass(towed), 9);
+    expect(hungMass(towed)).toBeGreaterThan(towed.mass);
+    expect(at(b, 'stallSpeed', 'ferry')!).toBeGreaterThan(1.05 * at(a, 'stallSpeed', 'ferry')!);
+    expect(at(b, 'mass', 'tubes-8')).toBe(at(a, 'mass', 'tubes-8'));
+  });
+  it('bears on its hook: the CG goes towards it by moments', () => {
+    const [a, b] = [doc, tow].map((d) => loadedState(d.design, d.design.loadings[0], 'best', 1));
+    expect(b.x).toBeCloseTo((a.mass * a.x + hungMass(towed) * towed.x) / (a.mass + hungMass(towed)), 12);
+  });
+});
+
+describe('balance', () => {
+  const margins = (d: DesignDocument) =>
+    run(d).findings.filter((f) => f.station === 'balance' && /heavy|unstable/.test(f.sentence));
+  it('unstable, tail-heavy and nose-heavy are told apart, each with its own severity (one hid the other)', () => {
+    const doc = structuredClone(bitternDocument());
+    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'each' }));
+    const x = doc.design.items.find((i) => i.id === 'battery')!.x;
+    doc.design.loadings = [
+      {
+        ...doc.design.loadings[0],
+        id: 'back',
+        name: 'Pack far back',
+        moved: [{ item: 'battery', x: x + 0.9 }],
+      },
+      {
+        ...doc.design.loadings[0],
+        id: 'front',
+        name: 'Pack far forward',
+        moved: [{ item: 'battery', x: x - 1.2 }],
+      },
+    ];
+    const found = margins(doc);
+    expect(found.map((f) => [f.state, f.severity])).toEqual([
+      ['back', 'stop'],
+      ['front', 'look'],
+    ]);
+    expect(found[0].sentence).toMatch(/Pack far back is unstable: static margin -/);
+    expect(found[1].sentence).toMatch(/Pack far forward is nose-heavy/);
+  });
+});
+
+describe('a claimed flight time', () => {
+  const context = {
+    density: 1.2,
+    emptyMass: 3,
+    discArea: 0.5,
+    still: null,
+    pitch: 0.1,
+    packCurrent: 80,
+    packEnergy: 360_000,
+    cruisePower: 100,
+    hoverPower: 400,
+  };
+  const asked = (flightTime: number, more: Partial<typeof context> = {}) =>
+    claimQuestions(
+      {
+        ...craneDocument().design,
+        claims: { payload: null, hoverPower: null, topSpeed: null, flightTime, thrust: null, current: null },
+      },
+      { ...context, ...more },
+    ).join();
+  it('is held against the wing and against hover', () => {
+    expect(asked(10 * 60)).toBe('');
+    expect(asked(30 * 60)).toMatch(/15 min in hover at 400 W\. It holds on the wing only/);
+    expect(asked(90 * 60)).toMatch(/60 min on the wing at 100 W and 15 min in hover/);
+  });
+  it('and against hover alone where there is no wing drive', () =>
+    expect(asked(30 * 60, { cruisePower: null as unknown as number })).toMatch(
+      /last 15 min in hover at 400 W\.$/,
+    ));
+});
+
+describe('the best state', () => {
+  it('is named by itself, not by its count: two states of one count are told apart', () => {
+    const doc = structuredClone(bitternDocument());
+    const eight = doc.design.loadings.find((l) => l.id === 'tubes-8')!;
+    doc.design.loadings = [
+      { ...eight, id: 'slow', name: 'Eight, bay open', addedDrag: 0.02 },
+      { ...eight, id: 'clean', name: 'Eight, bay closed' },
+    ];
+    doc.brief.watch = [];
+    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'each' }));
+    doc.design.phases = [];
+    expect(entryOf(run(doc), 'bestScore', 'all')!.names).toBe('clean');
+  });
+  it('there is none where every mission names its state (flying empty was recommended)', () => {
+    const doc = structuredClone(bitternDocument());
+    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'tubes-8' }));
+    const l = run(doc);
+    expect(entryOf(l, 'bestScore', 'all')!.names).toBeUndefined();
+    expect(entryOf(l, 'bestCount', 'all')).toBeUndefined();
+    expect(entryOf(l, 'bestScore', 'all')!.value).toBe(at(l, 'score', 'tubes-8'));
+  });
+});

@@ -1,0 +1,79 @@
+/** Taking away what others name: they are told, and mended in one step. */
+import { describe, expect, it } from 'vitest';
+import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
+import { NAMED_LISTS, readDocument, referenceProblems, standIn, usesOf, withoutEntry } from './index';
+
+const doc = bitternDocument();
+
+describe('who names it', () => {
+  it('a state: strip, missions, phases, by their names', () => {
+    const said = usesOf(doc, 'loadings', 'tubes-8').join('; ');
+    expect(said).toMatch(/7 numbers of the strip/);
+    expect(said).toMatch(/phases .*“Laps”/);
+    expect(usesOf(doc, 'loadings', 'tubes-5')).toEqual([]);
+  });
+  it('a requirement by its rule', () => {
+    const d = structuredClone(doc);
+    d.brief.requirements[0] = { ...d.brief.requirements[0], state: 'tubes-5', rule: 'Rule 7' };
+    expect(usesOf(d, 'loadings', 'tubes-5')).toEqual(['the requirement “Rule 7”']);
+  });
+  it('an item by the states that move it or leave it behind', () => {
+    expect(usesOf(gnatDocument(), 'items', 'rubber')).toEqual(['the state “Without rubber”']);
+    expect(usesOf(waferDocument(), 'items', 'clip').join()).toMatch(/the state “/);
+    expect(usesOf(doc, 'items', 'receiver')).toEqual([]);
+  });
+  it('a surface by the lines that are made of it, a section by the surfaces that wear it', () => {
+    expect(usesOf(doc, 'surfaces', 'tail')).toEqual(['the line of the mass list “Tailplane”']);
+    expect(usesOf(doc, 'sections', 'tail-section').join()).toMatch(/surfaces “Tailplane”, “Fin”/);
+  });
+});
+
+describe.each([
+  ['Bittern', bitternDocument],
+  ['Crane', craneDocument],
+  ['Gnat', gnatDocument],
+  ['Wafer', waferDocument],
+] as const)('%s', (_name, make) => {
+  it('law: taking any entry away leaves a document that reads, and nobody who names it', () => {
+    for (const of of NAMED_LISTS)
+      for (const { id } of make().design[of] as { id: string }[]) {
+        const next = withoutEntry(make(), of, id);
+        if (next === null) {
+          expect(make().design[of]).toHaveLength(1);
+          continue;
+        }
+        expect(usesOf(next, of, id), `${of} ${id}`).toEqual([]);
+        expect(next.design[of]).toHaveLength(make().design[of].length - 1);
+        const wing = of === 'surfaces' && make().design.surfaces.find((s) => s.id === id)!.role === 'wing';
+        // the only wing may not go: that is said by the reader, and nothing else is wrong
+        if (wing)
+          expect(referenceProblems(next)).toEqual(['there must be exactly one surface with the role wing']);
+        else expect(readDocument(next).status, `${of} ${id}`).toBe('ok');
+      }
+  });
+});
+
+describe('the mend', () => {
+  it('those who named a state name its neighbour, and a number stands once in the strip', () => {
+    const next = withoutEntry(doc, 'loadings', 'tubes-8')!;
+    expect(standIn(doc, 'loadings', 'tubes-8')).toBe(next.brief.watch[0].split('@')[1]);
+    expect(next.brief.watch).toHaveLength(doc.brief.watch.length);
+    const twice = {
+      ...doc,
+      brief: { ...doc.brief, watch: ['mass@tubes-8', `mass@${standIn(doc, 'loadings', 'tubes-8')}`] },
+    };
+    expect(withoutEntry(twice, 'loadings', 'tubes-8')!.brief.watch).toHaveLength(1);
+  });
+  it('weighings of a state that is gone go with it; they say nothing of another', () => {
+    const d = {
+      ...doc,
+      design: { ...doc.design, scale: [{ id: 'w', loading: 'tubes-8', mass: 2.6, cgX: null, note: '' }] },
+    };
+    expect(withoutEntry(d, 'loadings', 'tubes-8')!.design.scale).toEqual([]);
+    expect(withoutEntry(d, 'loadings', 'tubes-5')!.design.scale).toHaveLength(1);
+  });
+  it('the last of a list is not taken', () => {
+    const one = { ...doc, design: { ...doc.design, loadings: [doc.design.loadings[0]] } };
+    expect(withoutEntry(one, 'loadings', doc.design.loadings[0].id)).toBeNull();
+  });
+});

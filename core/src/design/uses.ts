@@ -1,0 +1,172 @@
+/** Who names an entry of a list, so that nothing is taken away under somebody's feet, and how those are mended. */
+import type { DesignDocument } from './schema';
+
+export const NAMED_LISTS = ['loadings', 'items', 'surfaces', 'sections'] as const;
+export type NamedList = (typeof NAMED_LISTS)[number];
+
+type Doc = DesignDocument;
+const stateOf = (key: string) => key.split('@')[1] ?? '';
+const list = (words: readonly string[]) => words.map((w) => `“${w}”`).join(', ');
+
+/** Words for a group of users: `requirements “Rule 3”, “own rule”`; nothing for none. */
+function group(one: string, many: string, names: readonly string[]): string[] {
+  return names.length === 0 ? [] : [`${names.length === 1 ? one : many} ${list(names)}`];
+}
+
+function usesOfState({ brief, design }: Doc, id: string): string[] {
+  const watched = brief.watch.filter((w) => stateOf(w) === id).length;
+  return [
+    ...(watched > 0 ? [`${watched === 1 ? 'a number' : `${watched} numbers`} of the strip`] : []),
+    ...group(
+      'the requirement',
+      'the requirements',
+      brief.requirements.filter((r) => r.state === id).map((r) => r.rule || r.quantity),
+    ),
+    ...group(
+      'the mission',
+      'the missions',
+      brief.missions.filter((m) => m.loading === id).map((m) => m.name),
+    ),
+    ...group(
+      'the phase',
+      'the phases',
+      (design.phases ?? []).filter((p) => p.loading === id).map((p) => p.name),
+    ),
+    ...group(
+      'the weighing',
+      'the weighings',
+      design.scale.filter((s) => s.loading === id).map((s) => s.note || s.id),
+    ),
+  ];
+}
+
+function usesOfItem({ design }: Doc, id: string): string[] {
+  return group(
+    'the state',
+    'the states',
+    design.loadings
+      .filter((l) => l.absent?.includes(id) || l.moved?.some((m) => m.item === id))
+      .map((l) => l.name),
+  );
+}
+
+function usesOfSurface({ design }: Doc, id: string): string[] {
+  const made = design.items.filter(
+    (i) =>
+      (i.planned.kind === 'areal' && i.planned.surface === id) ||
+      (i.planned.kind === 'made' && i.planned.part === id) ||
+      i.part?.of === id,
+  );
+  const measured = [...(design.built ?? []), ...(design.halves ?? [])].some((b) => b.surface === id);
+  return [
+    ...group(
+      'the line of the mass list',
+      'the lines of the mass list',
+      made.map((i) => i.name),
+    ),
+    ...(measured ? ['measurements of the finished part'] : []),
+  ];
+}
+
+function usesOfSection({ design }: Doc, id: string): string[] {
+  return group(
+    'the surface',
+    'the surfaces',
+    design.surfaces.filter((s) => s.stations.some((st) => st.section === id)).map((s) => s.name),
+  );
+}
+
+/** Who names an entry, in words; empty when nobody does and it may simply go. */
+export function usesOf(doc: Doc, of: NamedList, id: string): string[] {
+  switch (of) {
+    case 'loadings':
+      return usesOfState(doc, id);
+    case 'items':
+      return usesOfItem(doc, id);
+    case 'surfaces':
+      return usesOfSurface(doc, id);
+    case 'sections':
+      return usesOfSection(doc, id);
+  }
+}
+
+/** What takes an entry's place where others named it: its neighbour in the list; null where it is the last. */
+export function standIn(doc: Doc, of: NamedList, id: string): string | null {
+  const entries = doc.design[of] as { id: string }[],
+    i = entries.findIndex((e) => e.id === id);
+  return (entries[i - 1] ?? entries[i + 1])?.id ?? null;
+}
+
+const dropped = <T extends { id: string }>(entries: readonly T[], id: string) =>
+  entries.filter((e) => e.id !== id);
+
+function withoutState(doc: Doc, id: string, instead: string): Doc {
+  const { brief, design } = doc;
+  const other = (s: string) => (s === id ? instead : s);
+  const watch = brief.watch.map((w) => (stateOf(w) === id ? `${w.split('@')[0]}@${instead}` : w));
+  return {
+    ...doc,
+    brief: {
+      ...brief,
+      watch: [...new Set(watch)],
+      requirements: brief.requirements.map((r) => ({ ...r, state: other(r.state) })),
+      missions: brief.missions.map((m) => ({ ...m, loading: other(m.loading) })),
+    },
+    design: {
+      ...design,
+      loadings: dropped(design.loadings, id),
+      // a weighing of a state that is gone says nothing of another
+      scale: design.scale.filter((s) => s.loading !== id),
+      ...(design.phases ? { phases: design.phases.map((p) => ({ ...p, loading: other(p.loading) })) } : {}),
+    },
+  };
+}
+
+function withoutItem(doc: Doc, id: string): Doc {
+  const loadings = doc.design.loadings.map((l) => ({
+    ...l,
+    ...(l.absent ? { absent: l.absent.filter((a) => a !== id) } : {}),
+    ...(l.moved ? { moved: l.moved.filter((m) => m.item !== id) } : {}),
+  }));
+  return { ...doc, design: { ...doc.design, loadings, items: dropped(doc.design.items, id) } };
+}
+
+function withoutSurface(doc: Doc, id: string): Doc {
+  const { design } = doc;
+  return {
+    ...doc,
+    design: {
+      ...design,
+      surfaces: dropped(design.surfaces, id),
+      // what was made of it goes with it
+      items: design.items.filter(
+        (i) =>
+          !(i.planned.kind === 'areal' && i.planned.surface === id) &&
+          !(i.planned.kind === 'made' && i.planned.part === id) &&
+          i.part?.of !== id,
+      ),
+      ...(design.built ? { built: design.built.filter((b) => b.surface !== id) } : {}),
+      ...(design.halves ? { halves: design.halves.filter((h) => h.surface !== id) } : {}),
+    },
+  };
+}
+
+function withoutSection(doc: Doc, id: string, instead: string): Doc {
+  const surfaces = doc.design.surfaces.map((s) => ({
+    ...s,
+    stations: s.stations.map((st) => (st.section === id ? { ...st, section: instead } : st)),
+  }));
+  return { ...doc, design: { ...doc.design, surfaces, sections: dropped(doc.design.sections, id) } };
+}
+
+/**
+ * The document without an entry, those who named it naming its stand-in or gone with it.
+ * @returns null where it is the last of its list and the list may not be empty
+ */
+export function withoutEntry(doc: Doc, of: NamedList, id: string): Doc | null {
+  if (of === 'items') return withoutItem(doc, id);
+  const instead = standIn(doc, of, id);
+  if (instead === null) return null;
+  if (of === 'surfaces') return withoutSurface(doc, id);
+  return of === 'loadings' ? withoutState(doc, id, instead) : withoutSection(doc, id, instead);
+}

@@ -1,0 +1,54 @@
+/**
+ * How a state leaves and comes back. It is judged by that alone: a strip is asked of what runs along it, a margin of what
+ * flies on its wing, lift thrust of what hovers.
+ */
+import type { Design, Loading } from './schema';
+import type { Leaving, Returning } from './wayKinds';
+
+export const LEAVING_WORDS: Readonly<Record<Leaving, string>> = {
+  run: 'a run along the strip',
+  hand: 'by hand',
+  bungee: 'a bungee',
+  winch: 'a winch',
+  rail: 'a rail',
+  dolly: 'a dolly on the strip',
+  hover: 'rotors',
+  towed: 'a tow',
+  dropped: 'a drop from another aircraft',
+};
+export const RETURNING_WORDS: Readonly<Record<Returning, string>> = {
+  run: 'a landing run',
+  belly: 'its belly',
+  catch: 'being caught',
+  net: 'a net',
+  hover: 'rotors',
+  spot: 'a glide to a spot',
+};
+
+type Ways = Pick<Design, 'power' | 'wheels'>;
+const lifts = (d: Ways) => d.power.lift !== undefined || d.power.arrangement?.tilt === true;
+
+/** How a state leaves: as it says, else as such an aircraft usually does. */
+export function leavingOf(design: Ways, state: Pick<Loading, 'leaving' | 'hover'>): Leaving {
+  if (state.leaving) return state.leaving;
+  if (state.hover || lifts(design)) return 'hover';
+  return design.power.unpowered ? 'hand' : 'run';
+}
+
+/** How a state comes back: as it says, else as such an aircraft usually does. */
+export function returningOf(design: Ways, state: Pick<Loading, 'returning' | 'hover'>): Returning {
+  if (state.returning) return state.returning;
+  if (state.hover || lifts(design)) return 'hover';
+  return design.power.unpowered ? 'belly' : 'run';
+}
+
+/** Whether the strip must be long enough for it. */
+export function runsAlongStrip(design: Ways, state: Pick<Loading, 'leaving' | 'hover'>): boolean {
+  const way = leavingOf(design, state);
+  return way === 'run' || way === 'dolly';
+}
+
+/** Whether a state hangs on its rotors: neither margin nor stall, spar or strip are asked of it. */
+export function hovers(state: Pick<Loading, 'hover'>): boolean {
+  return state.hover === true;
+}
