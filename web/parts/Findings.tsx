@@ -1,6 +1,9 @@
 'use client';
 import { Button } from '@mantine/core';
 import type { Finding } from '@skiametra/core/assess';
+import type { StationId } from './stationList';
+import { wellSentence } from './stationMarks';
+import { useKnown } from './useKnown';
 import { useWorkspace } from './workspace/useWorkspace';
 
 const SIGN = { stop: '✕', look: '!', ask: '?' } as const;
@@ -49,9 +52,9 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
   );
 }
 
-/** Findings of one or more stations. */
-export function StationFindings({ of, empty }: { of: Finding['station'][]; empty?: string }) {
-  const ledger = useWorkspace((w) => w.ledger);
-  const list = (ledger?.findings ?? []).filter((f) => of.includes(f.station));
-  return <FindingList findings={list} empty={ledger ? empty : undefined} />;
+/** Findings of one station, or what it may say when it has none. */
+export function StationFindings({ of }: { of: StationId }) {
+  const known = useKnown();
+  const list = (known.ledger?.findings ?? []).filter((f) => f.station === of);
+  return <FindingList findings={list} empty={wellSentence(of, known) ?? undefined} />;
 }

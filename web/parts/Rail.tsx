@@ -2,29 +2,27 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { STATIONS } from './stationList';
+import { stationMark, type Mark } from './stationMarks';
+import { useKnown } from './useKnown';
 import { useWorkspace } from './workspace/useWorkspace';
+
+const SHOWN: Readonly<Record<Mark, { sign: string; word: string; colour: string }>> = {
+  'not begun': { sign: '○', word: 'not begun', colour: 'var(--ink-2)' },
+  computing: { sign: '…', word: 'computing', colour: 'var(--ink-2)' },
+  fine: { sign: '✓', word: 'fine', colour: 'var(--fine)' },
+  look: { sign: '!', word: 'needs a look', colour: 'var(--look)' },
+  stop: { sign: '✕', word: 'stop', colour: 'var(--stop)' },
+};
 
 /** The stations, each with one quiet mark. */
 export function Rail() {
   const base = useWorkspace((w) => `/projects/${w.project.id}/versions/${w.versionId}`);
-  const findings = useWorkspace((w) => w.ledger?.findings);
-  const tests = useWorkspace((w) => w.content.tests);
-  const versionId = useWorkspace((w) => w.versionId);
+  const known = useKnown();
   const here = usePathname();
-  const mark = (id: string): { sign: string; word: string; colour: string } => {
-    const mine = findings?.filter((f) => f.station === id) ?? [];
-    if (mine.some((f) => f.severity === 'stop')) return { sign: '✕', word: 'stop', colour: 'var(--stop)' };
-    if (mine.some((f) => f.severity === 'look'))
-      return { sign: '!', word: 'needs a look', colour: 'var(--look)' };
-    const flown = tests.some((t) => t.versionId === versionId && t.body.record.flown);
-    if ((id === 'test' || id === 'refine') && !flown)
-      return { sign: '○', word: 'not begun', colour: 'var(--ink-2)' };
-    return { sign: '✓', word: 'fine', colour: 'var(--fine)' };
-  };
   return (
     <nav className="rail" aria-label="Stations">
       {STATIONS.map((s) => {
-        const m = mark(s.id);
+        const m = SHOWN[stationMark(s.id, known)];
         const Icon = s.icon;
         return (
           <Link

@@ -84,7 +84,7 @@ export function Balance() {
           <>
             <MassLedger />
             <div className="stack">
-              <StationFindings of={['balance']} empty="Every state lies inside its limits." />
+              <StationFindings of="balance" />
               {bands}
               <Payload />
             </div>
@@ -92,7 +92,7 @@ export function Balance() {
         )}
         {view === 'picture' && (
           <div className="stack" style={{ gap: 8 }}>
-            <StationFindings of={['balance']} empty="Every state lies inside its limits." />
+            <StationFindings of="balance" />
             <BalancePicture
               design={design}
               report={report}

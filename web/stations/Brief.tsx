@@ -46,7 +46,7 @@ export function Brief() {
             <IntField label="Timed laps" path={`${B}.course.timedLaps`} />
           </div>
         </section>
-        <StationFindings of={['brief']} empty="Every requirement is met by the prediction." />
+        <StationFindings of="brief" />
       </div>
       <div className="stack">
         <Requirements />

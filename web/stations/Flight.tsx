@@ -28,7 +28,7 @@ export function Flight() {
           <LoadingPicker />
         </div>
         <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed', 'liftOffSpeed', 'groundRun']} />
-        <StationFindings of={['flight']} empty="It leaves the strip, climbs and turns in every loading." />
+        <StationFindings of="flight" />
       </div>
       <div className="stack">
         <FlightCharts />

@@ -132,7 +132,7 @@ function Drive({
       </div>
       <div className="stack" style={{ gap: 8 }}>
         <ChainPicture report={report} />
-        <StationFindings of={['power']} empty="Current, tip speed and pack are inside their limits." />
+        <StationFindings of="power" />
         <DriveCharts report={report} ghost={ghost} height={195} />
         {ghost && (
           <div className="dim" style={{ fontSize: '0.78rem' }}>

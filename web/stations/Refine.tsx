@@ -23,6 +23,7 @@ import { useCalibrate } from '../parts/useCalibrate';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
 import { Silhouette } from '../parts/Silhouette';
+import { refineSentence } from '../parts/stationMarks';
 import { comparableTests, useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
@@ -275,7 +276,7 @@ function AdviceList() {
   const ledger = useWorkspace((w) => w.ledger);
   const tests = useWorkspace((w) => w.content.tests);
   const versionId = useWorkspace((w) => w.versionId);
-  const [advice, setAdvice] = useState<Advice[]>([]);
+  const [advice, setAdvice] = useState<Advice[] | null>(null);
   const [picked, setPicked] = useState<Record<string, boolean>>({});
   const [making, setMaking] = useState(false);
   useEffect(() => {
@@ -298,20 +299,19 @@ function AdviceList() {
       live = false;
     };
   }, [document, ledger, tests, versionId]);
-  const chosen = advice.filter((a) => a.fix && (picked[a.id] ?? true));
+  const chosen = (advice ?? []).filter((a) => a.fix && (picked[a.id] ?? true));
   const fix: Fix | null = chosen.length
     ? { label: chosen.map((a) => a.fix!.label).join('; '), changes: chosen.flatMap((a) => a.fix!.changes) }
     : null;
   return (
     <section className="block">
       <h2>What to change next</h2>
-      {advice.length === 0 && (
+      {(advice ?? []).length === 0 && (
         <p className="dim" style={{ margin: 0 }}>
-          Nothing asks for a change: no handling note, balance and spar inside their limits. Fly the next
-          card, or make a version for an idea of your own.
+          {refineSentence(ledger, advice !== null)}
         </p>
       )}
-      {advice.map((a) => (
+      {(advice ?? []).map((a) => (
         <div key={a.id} className="finding look">
           <span className="sev">
             {a.fix ? (

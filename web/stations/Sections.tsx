@@ -127,7 +127,7 @@ export function Sections() {
           onRemoved={() => setChosen(sections[0].id)}
         />
         <Facts section={section} />
-        <StationFindings of={['sections']} />
+        <StationFindings of="sections" />
       </div>
       <div className="stack" style={{ gap: 10 }}>
         <SegmentedControl

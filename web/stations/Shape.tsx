@@ -90,7 +90,7 @@ export function Shape() {
         ) : (
           <SurfaceEditor id={now} />
         )}
-        <StationFindings of={['shape']} />
+        <StationFindings of="shape" />
       </div>
       <div className="stack" style={{ gap: 6 }}>
         <div style={{ display: 'flex', gap: 6, alignItems: 'center', flexWrap: 'wrap' }}>

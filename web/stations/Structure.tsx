@@ -84,10 +84,7 @@ export function Structure() {
         <Sources />
       </div>
       <div className="stack">
-        <StationFindings
-          of={['structure']}
-          empty="The spar stands what is asked, up and down, in every loading."
-        />
+        <StationFindings of="structure" />
         <SparCharts />
         <div className="caution">
           A load test can throw splinters: eye protection, load from the side, nobody under the wing. A

@@ -1,8 +1,8 @@
 'use client';
 import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
-import { entryOf } from '@skiametra/core/assess';
-import { HANDLING, type Handling, type TestBody } from '@skiametra/core/design';
+import { entryOf, type Ledger } from '@skiametra/core/assess';
+import { HANDLING, type Brief, type Design, type Handling, type TestBody } from '@skiametra/core/design';
 import { PREFLIGHT, measurementsOf, reduceLog, stopLine } from '@skiametra/core/trial';
 import { MAX_CSV_BYTES, parseFlightCsv } from '@skiametra/formats';
 import { formatQuantity, formatSpread, type KindName } from '@skiametra/core/units';
@@ -155,6 +155,13 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
   );
 }
 
+/** The stop line; before the first ledger it says that it is not known. */
+function stopsOf(brief: Brief, design: Design, ledger: Ledger | null, loading: string): string[] {
+  return ledger
+    ? stopLine(brief, design, ledger, loading)
+    : ['The limits of this state are still being computed; wait for the numbers before flying by this card.'];
+}
+
 type SetBody = (patch: Partial<TestBody>) => string | null;
 
 function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
@@ -164,7 +171,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const P = `tests.${id}.body.card`;
-  const stops = ledger ? stopLine(brief, design, ledger, body.card.loading) : [];
+  const stops = stopsOf(brief, design, ledger, body.card.loading);
   const cg = ledger && entryOf(ledger, 'cgX', body.card.loading);
   const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
   const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => (
@@ -301,8 +308,9 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
   const r = body.record;
   const [laps, setLaps] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
-  const stops = ledger ? stopLine(brief, design, ledger, body.card.loading) : [];
-  const blocked = stops.length > 0 && body.card.overrideReason.trim().length < 8;
+  const stops = stopsOf(brief, design, ledger, body.card.loading);
+  // what is not computed yet cannot be flown past: there is nothing to write a reason against
+  const blocked = ledger === null || (stops.length > 0 && body.card.overrideReason.trim().length < 8);
   const put = (patch: Partial<TestBody['record']>) => set({ record: { ...r, ...patch } });
   const opt = (
     label: string,

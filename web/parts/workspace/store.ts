@@ -48,6 +48,14 @@ export interface Workspace {
 const HISTORY = 200;
 const COALESCE_MS = 700;
 
+/** The state a screen speaks of: the same one while there is one, else what stands in its place in the list. */
+function inView(before: Content, next: Content, loading: string): string {
+  const list = next.document.design.loadings;
+  if (list.some((l) => l.id === loading)) return loading;
+  const at = before.document.design.loadings.findIndex((l) => l.id === loading);
+  return list[Math.min(Math.max(at, 0), list.length - 1)].id;
+}
+
 export function createWorkspace(data: WorkspaceData, versionId: number, person: Person, people: Person[]) {
   const head = data.versions.find((v) => v.id === versionId)!;
   const content: Content = {
@@ -82,7 +90,7 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
 
     const take = (next: Content, extra: Partial<Workspace>) => {
       const before = get().content;
-      set({ content: next, ...extra });
+      set({ content: next, loading: inView(before, next, get().loading), ...extra });
       writeDraft(window.localStorage, versionId, next, get().saved);
       if (next.document !== before.document) assessNow(next);
       schedule(SAVE_DELAY);

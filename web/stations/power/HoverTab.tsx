@@ -108,7 +108,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
       <div className="stack">
         <section className="block" aria-label="Hover in words">
           <h2>Hover in {state?.name ?? loading}</h2>
-          <StationFindings of={['power']} />
+          <StationFindings of="power" />
           {h.sentences.map((s) => (
             <p key={s} style={{ margin: '0 0 4px' }}>
               {s}

@@ -152,7 +152,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
         </div>
       </div>
       <div className="stack">
-        <StationFindings of={['power']} />
+        <StationFindings of="power" />
         <Flight report={report} />
         <Season />
       </div>

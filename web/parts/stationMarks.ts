@@ -1,0 +1,106 @@
+/**
+ * What a station may say of itself. Nothing is called fine before it was computed, and nothing that nobody described is fine.
+ */
+import { checkRequirements, type Ledger } from '@skiametra/core/assess';
+import { hovers, runsAlongStrip, type DesignDocument } from '@skiametra/core/design';
+import type { StationId } from './stationList';
+
+export const MARKS = ['not begun', 'computing', 'fine', 'look', 'stop'] as const;
+export type Mark = (typeof MARKS)[number];
+
+export interface Known {
+  ledger: Ledger | null;
+  document: DesignDocument;
+  /** a flight of this version is recorded */ flown: boolean;
+}
+
+/** Nothing has been put in yet that the station could judge. */
+function notBegun(id: StationId, { document, flown }: Known): boolean {
+  const { brief, design } = document;
+  switch (id) {
+    case 'brief':
+      return brief.requirements.length === 0;
+    case 'score':
+      return brief.missions.length === 0;
+    case 'balance':
+      return design.items.length === 0;
+    case 'test':
+    case 'refine':
+      return !flown;
+    default:
+      return false;
+  }
+}
+
+/** The mark of a station in the rail. */
+export function stationMark(id: StationId, known: Known): Mark {
+  const { ledger } = known;
+  if (!ledger) return 'computing';
+  const mine = ledger.findings.filter((f) => f.station === id);
+  if (mine.some((f) => f.severity === 'stop')) return 'stop';
+  if (mine.some((f) => f.severity === 'look')) return 'look';
+  return notBegun(id, known) ? 'not begun' : 'fine';
+}
+
+function briefWell({ brief, design }: DesignDocument, ledger: Ledger): string {
+  if (brief.requirements.length === 0)
+    return 'No requirement is set: nothing is asked of the prediction yet.';
+  const open = checkRequirements(brief, design, ledger).filter((c) => c.status === 'unproven').length;
+  if (open === 0) return 'Every requirement is met by the prediction, beyond its uncertainty.';
+  return `Every requirement is met by the prediction, ${open} of them by less than its uncertainty.`;
+}
+
+function balanceWell({ brief, design }: DesignDocument, ledger: Ledger): string {
+  if (design.items.length === 0) return 'The mass list is empty: nothing is known of the balance.';
+  if (design.loadings.every(hovers)) return 'No state flies on its wing: no margin is asked of any.';
+  const missed = checkRequirements(brief, design, ledger).find(
+    (c) => c.status === 'missed' && /^(staticMargin|cg|yawStiffness)/.test(c.requirement.quantity),
+  );
+  return missed
+    ? `Every state lies inside the margins of the design, not of the brief: ${missed.sentence}`
+    : 'Every state lies inside its limits.';
+}
+
+function powerWell({ power }: DesignDocument['design']): string | null {
+  if (!power.unpowered) return 'Current, tip speed and pack are inside their limits.';
+  return power.rubber || power.lift ? null : 'No motor is fitted: nothing to judge here.';
+}
+
+function flightWell({ design }: DesignDocument): string | null {
+  const flying = design.loadings.filter((l) => !hovers(l));
+  if (flying.length === 0) return null;
+  if (design.power.unpowered) return 'It holds its speed in the turns of every state that flies on its wing.';
+  const start = flying.some((l) => runsAlongStrip(design, l)) ? 'It leaves the strip, climbs' : 'It climbs';
+  return `${start} and turns in every state that flies on its wing.`;
+}
+
+/** The sentence of a station that has nothing to find; null while nothing may be said. */
+export function wellSentence(id: StationId, { ledger, document }: Known): string | null {
+  if (!ledger || ledger.stopped) return null;
+  switch (id) {
+    case 'brief':
+      return briefWell(document, ledger);
+    case 'balance':
+      return balanceWell(document, ledger);
+    case 'structure':
+      return document.design.loadings.every(hovers)
+        ? 'No state flies on its wing: nothing is asked of the spar.'
+        : 'The spar stands what is asked, up and down, in every state that flies on its wing.';
+    case 'power':
+      return powerWell(document.design);
+    case 'flight':
+      return flightWell(document);
+    default:
+      return null;
+  }
+}
+
+/** What Refine may say when no test asks for a change: nothing before it is computed, and what else is open after. */
+export function refineSentence(ledger: Ledger | null, advised: boolean): string {
+  if (!ledger || !advised) return 'Computing: no advice before the numbers are there.';
+  const open = ledger.findings.filter((f) => f.severity !== 'ask');
+  if (open.length === 0)
+    return 'No handling note and no finding asks for a change. Fly the next card, or make a version for an idea of your own.';
+  const more = open.length > 1 ? ` (and ${open.length - 1} more)` : '';
+  return `No test asks for a change; the prediction does: ${open[0].sentence}${more}`;
+}
