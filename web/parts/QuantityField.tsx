@@ -9,9 +9,12 @@ import {
   shownUnit,
   toShown,
   unitLabel,
+  type Comma,
   type KindName,
+  type ParseResult,
 } from '@skiametra/core/units';
 import { BASES, type Basis } from '@skiametra/core/design';
+import { CommaQuestion, knownComma, rememberComma } from './CommaQuestion';
 import { useWorkspace } from './workspace/useWorkspace';
 import { getPath } from '@skiametra/core/design';
 
@@ -45,6 +48,8 @@ export function QuantityField({
   const unit = shownUnit(kind, system);
   const [text, setText] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
+  const [open, setOpen] = useState<{ decimal: number; thousands: number } | null>(null);
+  const person = useWorkspace((w) => w.person.id);
   const shown = text ?? (value === null ? '' : formatForEditing(value, kind, system));
 
   const commit = () => {
@@ -54,7 +59,10 @@ export function QuantityField({
       setText(null);
       return;
     }
-    const r = parseQuantity(text, kind, system);
+    take(parseQuantity(text, kind, system, knownComma(person)));
+  };
+  const take = (r: ParseResult) => {
+    setOpen(r.status === 'error' ? (r.comma ?? null) : null);
     if (r.status === 'error') {
       setError(r.message);
       return;
@@ -62,6 +70,10 @@ export function QuantityField({
     const refused = onCommit(r.si);
     setError(inUnits(refused));
     if (!refused) setText(null);
+  };
+  const answer = (comma: Comma) => {
+    rememberComma(person, comma);
+    if (text !== null) take(parseQuantity(text, kind, system, comma));
   };
   const inUnits = (sentence: string | null) =>
     sentence && sentence.replace(/⟦([^⟧]*)⟧/g, (_, si: string) => formatQuantity(Number(si), kind, system));
@@ -78,6 +90,7 @@ export function QuantityField({
     else if (e.key === 'Escape') {
       setText(null);
       setError(null);
+      setOpen(null);
     } else if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
       if (hideLabel && !e.altKey) return;
       e.preventDefault();
@@ -112,6 +125,7 @@ export function QuantityField({
       {error && (
         <div className="err" id={`${id}-e`} role="alert">
           {error}
+          {open && <CommaQuestion open={open} kind={kind} onAnswer={answer} />}
         </div>
       )}
     </div>

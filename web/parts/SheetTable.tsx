@@ -5,6 +5,7 @@ import { IconTrash } from '@tabler/icons-react';
 import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { getPath, withoutMarks } from '@skiametra/core/design';
 import { parseQuantity, shownUnit, unitLabel, type KindName } from '@skiametra/core/units';
+import { knownComma } from './CommaQuestion';
 import { DocField, TextCell } from './QuantityField';
 import { RemovalDialog, useRemoval, type Removal } from './RemoveRow';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -63,6 +64,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
   const edit = useWorkspace((w) => w.edit);
   const units = useWorkspace((w) => w.units);
   const [error, setError] = useState<string | null>(null);
+  const person = useWorkspace((w) => w.person.id);
   const [removal, setRemoval] = useState<Removal | null>(null);
   const removalOf = useRemoval(path);
   const kindOf = (c: Column, row: Record<string, unknown>): KindName | null =>
@@ -93,7 +95,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
         const kind = pasted ? pasted.kind : kindOf(col, row);
         if (sub === null || (pasted && raw.trim() === '')) continue;
         if (kind) {
-          const p = parseQuantity(raw, kind, units);
+          const p = parseQuantity(raw, kind, units, knownComma(person));
           if (p.status === 'error') {
             setError(
               `Pasted “${raw.trim().slice(0, 20)}” for ${col.label}: ${p.message} Nothing was pasted.`,

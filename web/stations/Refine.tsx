@@ -18,7 +18,7 @@ import {
 } from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
-import { kindOfPath } from '../parts/pathKind';
+import { changeWords } from '../parts/changeWords';
 import { useCalibrate } from '../parts/useCalibrate';
 import { askedOf } from '../parts/useMarks';
 import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
@@ -547,17 +547,6 @@ const pathName = (path: string) =>
     .replace(/^design\./, '')
     .replace(/^brief\./, 'brief ')
     .replace(/\./g, ' › ');
-const valueName = (path: string, v: unknown, units: UnitSystem) =>
-  typeof v === 'number'
-    ? formatQuantity(v, kindOfPath(path), units)
-    : typeof v === 'string'
-      ? v
-      : v === undefined
-        ? 'nothing'
-        : v === null
-          ? 'none'
-          : 'changed';
-
 /** This version against the compared one, each difference explained by the inputs that changed. */
 function Comparison() {
   const againstId = useWorkspace((w) => w.againstId);
@@ -652,7 +641,7 @@ function Comparison() {
                             {formatSpread(Math.abs(s.delta), d.kind, units, r.after)} from{' '}
                             {s.path === 'calibration'
                               ? 'what the tests taught'
-                              : `${pathName(s.path)} (${s.change.path.split('.').at(-1)} ${valueName(s.change.path, s.change.before, units)} → ${valueName(s.change.path, s.change.after, units)})`}
+                              : `${pathName(s.path)} (${changeWords(s.changes, s.path, units)})`}
                           </div>
                         ))}
                     </td>

@@ -3,9 +3,17 @@
  * other number. A tail-heavy note asks for more static margin than was flown, a nose-heavy one for less.
  */
 import { assess, entryOf, type Fix, type Ledger, type StepCache } from '../assess';
-import { setPath, type Calibration, type Design, type DesignDocument, type Handling } from '../design';
-import { loadedState } from '../mass';
+import {
+  hovers,
+  setPath,
+  type Calibration,
+  type Design,
+  type DesignDocument,
+  type Handling,
+} from '../design';
+import { itemOfPart, loadedState, partMass } from '../mass';
 import { sparSection } from '../structure';
+import { SYMPTOMS, heldAgainst } from './symptoms';
 
 /** Change of static margin (fraction of the mean chord) that one note asks for. Common practice: a few per cent at a time. */
 const MARGIN_STEP: Partial<Record<Handling, number>> = { 'tail-heavy': 0.025, 'nose-heavy': -0.025 };
@@ -77,7 +85,8 @@ function balanceAdvice(
 function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   const { design } = doc;
   const need = design.structure.requiredLoadFactor * design.structure.safetyFactor;
-  const least = Math.min(...design.loadings.map((l) => entryOf(ledger, 'failLoadFactor', l.id)!.value));
+  const flying = design.loadings.filter((l) => !hovers(l));
+  const least = Math.min(...flying.map((l) => entryOf(ledger, 'failLoadFactor', l.id)!.value));
   if (least >= need) return null;
   const spar = design.structure.spar;
   const because = `the wing breaks at ${least.toFixed(1)} g and ${need.toFixed(1)} g is needed`;
@@ -100,7 +109,7 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
       return {
         id: 'spar',
         because,
-        sentence: `${label}: failure at ${factor.toFixed(1)} g. Add the heavier spar to the mass list.`,
+        sentence: `${label}: failure at ${factor.toFixed(1)} g. ${sparWeight(design, trial)}`,
         fix: { label, changes },
       };
     }
@@ -111,6 +120,15 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
     sentence: 'No tube or cap a centimetre or two larger is enough: change the material or the spar’s depth.',
     fix: null,
   };
+}
+
+/** What the thicker spar weighs more, and who adds it. */
+function sparWeight(design: Design, thicker: Design): string {
+  const more = partMass(thicker, { kind: 'spar' })! - partMass(design, { kind: 'spar' })!;
+  const grams = `${(more * 1000).toFixed(0)} g`;
+  return itemOfPart(design, 'spar')
+    ? `It weighs ${grams} more; the mass list follows.`
+    : `Add the ${grams} to the mass list: no line of it is the spar.`;
 }
 
 function momentOf(design: Design): number {
@@ -142,6 +160,8 @@ export function adviseNext(
     }
     if (n.handling.includes('tip-stall'))
       out.push({ id: `tip-${out.length}`, because: `“tip-stall” in ${n.test}`, ...washout(doc.design) });
+    for (const h of n.handling)
+      if (h !== 'as expected') out.push({ ...causeOf(doc.design, ledger, h, n), id: `cause-${out.length}` });
   }
   const findings = ledger.findings.filter((f) => f.station === 'balance' && f.fix);
   if (!out.some((a) => a.fix?.changes.some((c) => c.path.startsWith('items.'))))
@@ -151,6 +171,22 @@ export function adviseNext(
   const spar = sparAdvice(doc, ledger);
   if (spar) out.push(spar);
   return out;
+}
+
+/** First cause and separating test of a note; its change only where no other advice of the note makes one. */
+function causeOf(
+  design: Design,
+  ledger: Ledger,
+  note: Exclude<Handling, 'as expected'>,
+  from: { loading: string; test: string },
+): Omit<Advice, 'id'> {
+  const s = SYMPTOMS[note],
+    figure = heldAgainst(note, ledger, from.loading);
+  return {
+    because: `“${note}” in ${from.test}`,
+    sentence: `${s.cause} To tell: ${s.test}${figure ? ` ${figure}` : ''}`,
+    fix: s.fix(design),
+  };
 }
 
 function washout(design: Design): Pick<Advice, 'sentence' | 'fix'> {

@@ -7,7 +7,7 @@ import { getPath, listChanges, setPath, type Change, type DesignDocument } from 
 
 export interface Step {
   path: string;
-  change: Change;
+  /** every leaf of the group that differs */ changes: Change[];
   delta: number;
 }
 export interface Explained {
@@ -81,7 +81,7 @@ export function explainDifference(
     const [id, state] = key.split('@');
     const steps = groups.map((g, i) => ({
       path: g.path,
-      change: g.changes[0],
+      changes: g.changes,
       delta: (ledgers[i + 1].get(key) ?? before) - (ledgers[i].get(key) ?? before),
     }));
     return [{ id, state, before, after, steps: steps.filter((s) => Math.abs(s.delta) > 1e-9) }];

@@ -2,6 +2,7 @@ export { KINDS, UNITS, UNIT_SYSTEMS, shownUnit, toShown, fromShown, unitLabel } 
 export type { Kind, KindName, UnitSystem, Unit } from './kinds';
 export { parseQuantity } from './parseQuantity';
 export type { ParseResult } from './parseQuantity';
+export type { Comma } from './spelling';
 export {
   formatNumber,
   formatValue,

@@ -3,15 +3,21 @@
  * `2*14 in`, `1 lb 3 oz`, `(1600-40)/2`, `12,5 mm`. Never evaluates code.
  * A number without a unit takes the unit of its neighbour in a sum, else the field's own unit.
  */
+import { clockTime, commaIsOpen, plainFigures, plainTorque, type Comma } from './spelling';
 import { KINDS, UNITS, fromShown, type KindName, type UnitSystem } from './kinds';
 
-export type ParseResult = { status: 'ok'; si: number } | { status: 'error'; message: string };
+export type ParseResult =
+  | { status: 'ok'; si: number }
+  /** `comma`: what is typed can be read two ways; ask once and read again with the answer */
+  | { status: 'error'; message: string; comma?: { decimal: number; thousands: number } };
 
 /** A running value: plain number, or SI with a dimension. */
 interface Val {
   n: number;
   dim: string | null;
 }
+
+const GRAVITY = UNITS.kgf.scale;
 
 class EntryError extends Error {}
 
@@ -66,6 +72,18 @@ const ALIASES: Record<string, string> = {
   'g/m^2': 'g/m²',
   'oz/ft2': 'oz/ft²',
   'kg/m3': 'kg/m³',
+  kts: 'kt',
+  kn: 'kt',
+  knot: 'kt',
+  thou: 'mil',
+  mils: 'mil',
+  'lb/ft3': 'lb/ft³',
+  'lb/ft^3': 'lb/ft³',
+  'lb/in3': 'lb/in³',
+  'lb/in^3': 'lb/in³',
+  'g/cm3': 'g/cm³',
+  'g/cm^3': 'g/cm³',
+  'g/cc': 'g/cm³',
   Nm: 'N·m',
   mOhm: 'mΩ',
   mOhms: 'mΩ',
@@ -182,12 +200,21 @@ class Reader {
     if (!t) throw new EntryError('The entry stops short: a number is missing.');
     if (t.kind !== 'num') throw new EntryError(`A number was expected before “${t.text}”.`);
     this.i++;
-    let v = this.withUnit({ n: t.value, dim: null });
+    let v = this.withUnit({ n: t.value + this.fraction(t), dim: null });
     while (v.dim && this.peek()?.kind === 'num') {
       const next = this.toks[this.i++];
-      v = this.add(v, this.withUnit({ n: next.value, dim: null }), 1);
+      v = this.add(v, this.withUnit({ n: next.value + this.fraction(next), dim: null }), 1);
     }
     return v;
+  }
+
+  /** The rest of a mixed number: `31 3/4`. */
+  private fraction(whole: Tok): number {
+    const [a, op, b] = this.toks.slice(this.i, this.i + 3);
+    const mixed = a?.kind === 'num' && op?.text === '/' && b?.kind === 'num';
+    if (!mixed || ![whole, a, b].every((t) => /^\d+$/.test(t.text)) || a.value >= b.value) return 0;
+    this.i += 3;
+    return a.value / b.value;
   }
 
   private withUnit(v: Val): Val {
@@ -211,16 +238,38 @@ class Reader {
  * @param text what was typed
  * @param kind what the field holds
  * @param system whose units a bare number is in
+ * @param comma what a lone comma before three figures means to this person; asked where null
  * @returns SI value, or a sentence that says what is wrong
  */
-export function parseQuantity(text: string, kind: KindName, system: UnitSystem): ParseResult {
+export function parseQuantity(
+  text: string,
+  kind: KindName,
+  system: UnitSystem,
+  comma: Comma | null = null,
+): ParseResult {
+  if (comma === null && commaIsOpen(text)) {
+    const [decimal, thousands] = (['decimal', 'thousands'] as const).map((c) =>
+      parseQuantity(text, kind, system, c),
+    );
+    if (decimal.status === 'ok' && thousands.status === 'ok')
+      return {
+        status: 'error',
+        message: `“${text.trim()}” can be read two ways: which is meant?`,
+        comma: { decimal: decimal.si, thousands: thousands.si },
+      };
+    return decimal;
+  }
   const home = KINDS[kind][system];
+  const seconds = UNITS[home].dim === 's' ? clockTime(text, home === 'h') : null;
+  if (seconds !== null) return { status: 'ok', si: seconds };
   if (text.trim() === '') return { status: 'error', message: 'Type a number.' };
   if (text.length > 80) return { status: 'error', message: 'That is too long for a number.' };
   try {
-    const v = new Reader(tokenise(text), home).readAll();
-    const si = v.dim === null ? fromShown(v.n, home) : v.n;
-    if (v.dim !== null && v.dim !== UNITS[home].dim)
+    const v = new Reader(tokenise(plainTorque(plainFigures(text, comma))), home).readAll();
+    // a force is often written as the weight of a mass
+    const weight = v.dim === 'kg' && UNITS[home].dim === 'N';
+    const si = v.dim === null ? fromShown(v.n, home) : weight ? v.n * GRAVITY : v.n;
+    if (v.dim !== null && v.dim !== UNITS[home].dim && !weight)
       return {
         status: 'error',
         message: `That unit does not fit here; the field is in ${home === '1' ? 'plain numbers' : home}.`,
