@@ -1,9 +1,17 @@
 /** A project to and from the exchange file. */
 import { asc, eq } from 'drizzle-orm';
-import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile } from '@skiametra/core/design';
+import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile, type TestBody } from '@skiametra/core/design';
+import { measurementsOf } from '@skiametra/core/trial';
 import type { Db } from './connection';
 import { airframes, logs, measurements, projects, tests, versions } from './schema';
 import { present } from './store';
+
+/** A flight that comes without measurements is reduced as one typed here would be. */
+function reduced(body: TestBody): TestBody {
+  return body.record.flown && body.measurements.length === 0 && !body.bench
+    ? { ...body, measurements: measurementsOf(body).measurements }
+    : body;
+}
 
 /** Stores a checked file as a new project; all of it or nothing. @returns ids of the project and its newest version */
 export async function importProject(
@@ -41,7 +49,7 @@ export async function importProject(
     }
     const renamed = new Map<string, number>();
     for (const t of file.tests) {
-      const { log, ...rest } = t.body;
+      const { log, ...rest } = reduced(t.body);
       const [row] = await tx
         .insert(tests)
         .values({

@@ -3,7 +3,15 @@ import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/c
 import { useState, type CSSProperties } from 'react';
 import { entryOf, type Ledger } from '@skiametra/core/assess';
 import { HANDLING, type Brief, type Design, type Handling, type TestBody } from '@skiametra/core/design';
-import { PREFLIGHT, measurementsOf, reduceLog, stopLine } from '@skiametra/core/trial';
+import {
+  PREFLIGHT,
+  SIMULATED_LOG,
+  measurementsOf,
+  recordQuestions,
+  reduceLog,
+  remeasured,
+  stopLine,
+} from '@skiametra/core/trial';
 import { MAX_CSV_BYTES, parseFlightCsv } from '@skiametra/formats';
 import { formatQuantity, formatSpread, type KindName } from '@skiametra/core/units';
 import { quantityDef } from '@skiametra/core/assess';
@@ -126,11 +134,8 @@ export function Test() {
 function useTestEdit(id: string, body: TestBody) {
   const edit = useWorkspace((w) => w.edit);
   return (patch: Partial<TestBody>): string | null => {
-    const next = { ...body, ...patch };
-    const kept = new Map(body.measurements.filter((m) => m.setAside).map((m) => [m.quantity, m]));
-    const measurements = next.record.flown
-      ? measurementsOf(next).measurements.map((m) => (kept.has(m.quantity) ? { ...m, setAside: true } : m))
-      : [];
+    const next = { ...body, ...patch },
+      measurements = remeasured(body, next);
     return edit({ type: 'set', path: `tests.${id}.body`, value: { ...next, measurements } });
   };
 }
@@ -479,10 +484,10 @@ function RubberRecord({
     put({
       rubber: {
         ...(r ?? {
-          launchTurns: 1,
+          launchTurns: null,
           turnsLeft: null,
           launchTorque: null,
-          seconds: 1,
+          seconds: null,
           height: null,
           motorLength: null,
           pitch: null,
@@ -514,6 +519,7 @@ function RubberRecord({
         value={r?.launchTurns ?? null}
         hint="of the motor, not of the crank"
         onCommit={(si) => set({ launchTurns: si })}
+        onClear={() => set({ launchTurns: null })}
       />
       {r && (
         <>
@@ -522,6 +528,7 @@ function RubberRecord({
             kind="time"
             value={r.seconds}
             onCommit={(si) => set({ seconds: si })}
+            onClear={() => set({ seconds: null })}
           />
           {free('Turns left', 'turnsLeft', 'count')}
           {free('Torque at launch', 'launchTorque', 'smallMoment')}
@@ -583,7 +590,7 @@ function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
           laps: Math.min(20, Math.max(1, Number(laps) || 6)),
           seed: 7,
         }),
-        'simulated logger',
+        SIMULATED_LOG,
       );
     } catch (e) {
       setError(`The simulated logger stopped: ${e instanceof Error ? e.message : String(e)}.`);
@@ -680,6 +687,14 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
       {body.measurements.length === 0 && (
         <p className="dim">Nothing yet: enter a ground run, lap times or charge, or open a log.</p>
       )}
+      {[...measurementsOf(body).remarks, ...(ledger ? recordQuestions(body, ledger) : [])].map((s) => (
+        <div key={s} className="finding ask">
+          <span className="sev" aria-hidden="true">
+            ?
+          </span>
+          <div>{s}</div>
+        </div>
+      ))}
       {body.measurements.map((m, i) => {
         const def = quantityDef(m.quantity);
         const e = ledger && entryOf(ledger, m.quantity, m.state);
@@ -691,7 +706,7 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
         };
         return (
           <div
-            key={m.quantity}
+            key={`${m.quantity} ${m.from}`}
             style={{
               padding: '7px 0',
               borderBottom: '1px solid var(--hair)',

@@ -77,10 +77,10 @@ export type BenchRow = z.infer<typeof benchRowSchema>;
 
 /** A flight on rubber. Turns are of the motor, not of the crank. */
 export const rubberRecordSchema = z.strictObject({
-  launchTurns: finite.gt(0).max(30000),
+  launchTurns: finite.gt(0).max(30000).nullable(),
   turnsLeft: finite.min(0).max(30000).nullable(),
   launchTorque: finite.gt(0).max(10).nullable(),
-  seconds: finite.gt(0).max(36000),
+  seconds: finite.gt(0).max(36000).nullable(),
   height: finite.min(0).max(3000).nullable(),
   motorLength: finite.gt(0).max(5).nullable(),
   pitch: finite.gt(0).max(3).nullable(),

@@ -1,6 +1,13 @@
 export { cleanLog, fitWind, reduceLog } from './reduceLog';
 export type { CleanLog, Reduced } from './reduceLog';
-export { combine, measurementsOf, reduceRecord } from './reduceRecord';
+export {
+  combine,
+  measurementsOf,
+  recordQuestions,
+  reduceRecord,
+  remeasured,
+  SIMULATED_LOG,
+} from './reduceRecord';
 export { stopLine } from './stopLine';
 export { PREFLIGHT } from './preflight';
 export { benchDrive, benchPower, fittedNow, isOwnDrive, reduceBench, steadyPoints, tareOf } from './bench';

@@ -2,6 +2,7 @@
  * A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger
  * (common practice, no source).
  */
+import { entryOf, quantityDef, type Ledger } from '../assess';
 import type { Measurement, TestBody } from '../design';
 import { reduceLog } from './reduceLog';
 import { reduceRubber } from './rubberLog';
@@ -50,29 +51,99 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
   return out;
 }
 
-/** Form and log together; where both speak of one quantity the log is kept, except for what only the form has. */
+/** Where a log comes from; what is made up is never called measured. */
+export const SIMULATED_LOG = 'simulated logger';
+
+/**
+ * Form and log together, each under its own source. Where both speak of one quantity and differ by more than three of their
+ * joint sigmas, or the log is made up, what a person read stands and the log's reading is set aside until asked for.
+ */
 export function measurementsOf(body: TestBody): { measurements: Measurement[]; remarks: string[] } {
-  const typed = reduceRecord(body);
-  if (!body.log) return { measurements: typed, remarks: [] };
-  const log = reduceLog(body.log.rows, body.card.loading);
-  const have = new Set(log.measurements.map((m) => m.quantity));
-  const dropped = have.has('lapEnergy') ? new Set([...have, 'lapCurrent']) : have;
+  const typed = reduceRecord(body),
+    remarks = unusedFigures(body);
+  if (!body.log) return { measurements: typed, remarks };
+  const log = reduceLog(body.log.rows, body.card.loading),
+    source = body.log.name === SIMULATED_LOG ? SIMULATED_LOG : 'log';
+  const logged = log.measurements.map((m): Measurement => {
+    const own = typed.find((t) => t.quantity === m.quantity);
+    const aside = own !== undefined && (source === SIMULATED_LOG || disagree(own, m));
+    return { ...m, from: `${source}: ${m.from}`.slice(0, 200), setAside: m.setAside || aside };
+  });
+  // the current on the straights is in the log's energy of a lap already
+  const whole = logged.some((m) => m.quantity === 'lapEnergy');
   return {
-    measurements: [...typed.filter((m) => !dropped.has(m.quantity)), ...log.measurements],
-    remarks: [...log.remarks, ...comparisons(typed, log.measurements)],
+    measurements: [...typed.filter((m) => !(whole && m.quantity === 'lapCurrent')), ...logged],
+    remarks: [...remarks, ...log.remarks, ...comparisons(typed, logged)],
   };
+}
+
+const disagree = (a: Measurement, b: Measurement) =>
+  Math.abs(a.value - b.value) > 3 * Math.hypot(a.sigma, b.sigma);
+
+/** Figures of the form that nothing is made of, and what is missing for it. */
+function unusedFigures({ record: r }: Pick<TestBody, 'record'>): string[] {
+  const charge = [r.chargeBefore, r.chargeAfter].filter((c) => c !== null).length;
+  if (charge === 0) return [];
+  if (charge === 1) return ['One charge alone says nothing: enter it before and after the flight.'];
+  if (r.chargeBefore! <= r.chargeAfter!)
+    return ['The charge after is not below the charge before: one of the two is not what it says.'];
+  if (r.duration === null || !(r.duration > 0))
+    return ['Charge before and after say nothing of the current without the motor time.'];
+  return [];
 }
 
 /** Where tape or stopwatch and log disagree by more than three of their joint sigmas. */
 function comparisons(typed: readonly Measurement[], logged: readonly Measurement[]): string[] {
   return typed.flatMap((t) => {
     const l = logged.find((m) => m.quantity === t.quantity);
-    if (!l || Math.abs(l.value - t.value) <= 3 * Math.hypot(l.sigma, t.sigma)) return [];
-    return [
-      `The form and the log disagree on ${t.quantity}: ${t.value.toPrecision(3)} against ${l.value.toPrecision(3)}; the log was used.`,
-    ];
+    if (!l || !disagree(t, l)) return [];
+    const figures = `${t.value.toPrecision(3)} against ${l.value.toPrecision(3)}`;
+    return [`The form and the log disagree on ${t.quantity}: ${figures}. The log's is set aside; choose.`];
   });
 }
+
+const sourceKey = (m: Measurement) => `${m.quantity}|${m.from.split(':')[0]}`;
+
+/**
+ * Measurements after an edit of a test: as they follow from it, with what the person set aside or took back by hand left so.
+ * @param before the test as it was, with its measurements
+ */
+export function remeasured(before: TestBody, after: TestBody): Measurement[] {
+  if (!after.record.flown) return [];
+  const rule = new Map(measurementsOf(before).measurements.map((m) => [sourceKey(m), m.setAside]));
+  const chosen = new Map(
+    before.measurements
+      .filter((m) => rule.has(sourceKey(m)) && rule.get(sourceKey(m)) !== m.setAside)
+      .map((m) => [sourceKey(m), m.setAside]),
+  );
+  return measurementsOf(after).measurements.map((m) => ({
+    ...m,
+    setAside: chosen.get(sourceKey(m)) ?? m.setAside,
+  }));
+}
+
+/** Readings far from the prediction, and figures no day has: asked about, never refused. */
+export function recordQuestions(body: TestBody, ledger: Ledger): string[] {
+  const { record: r } = body;
+  const far = body.measurements.flatMap((m) => {
+    const e = entryOf(ledger, m.quantity, m.state);
+    const ratio = e && e.value > 0 && m.value > 0 ? m.value / e.value : 1;
+    if (ratio < FAR && ratio > 1 / FAR) return [];
+    const times = ratio > 1 ? `${ratio.toPrecision(2)} times` : `${(100 * ratio).toPrecision(2)} % of`;
+    const slip = Math.abs(Math.abs(Math.log10(ratio)) - 1) < 0.2 ? ' A slip of ten, or another unit?' : '';
+    return [`${quantityDef(m.quantity)?.name ?? m.quantity} is ${times} the prediction: is it so?${slip}`];
+  });
+  return [
+    ...far,
+    ...(r.wind > 12
+      ? [`A wind of ${r.wind.toFixed(0)} m/s is a gale for such an aircraft: was it in m/s?`]
+      : []),
+    ...(r.temperature < 258 || r.temperature > 318
+      ? [`${(r.temperature - 273.15).toFixed(0)} °C is rare on a flying field: was it in °C?`]
+      : []),
+  ];
+}
+const FAR = 2.5;
 
 /** Weighted mean of several measurements of one quantity; the spread between them widens the result. */
 export function combine(list: readonly Pick<Measurement, 'value' | 'sigma'>[]): {

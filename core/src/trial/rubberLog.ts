@@ -12,14 +12,11 @@ export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   const out: Measurement[] = [];
   const add = (quantity: string, value: number, sigma: number, from: string) =>
     out.push({ quantity, state, value, sigma, from, setAside: !r.clean });
-  add('flightTime', r.seconds, Math.max(1, 0.03 * r.seconds), 'stopwatch; air and drift are in it');
-  if (r.turnsLeft !== null && r.launchTurns > r.turnsLeft) {
-    add(
-      'propellerRpm',
-      meanRotation(r.launchTurns, r.turnsLeft, r.seconds),
-      0.03 * meanRotation(r.launchTurns, r.turnsLeft, r.seconds),
-      '60 (launch turns − turns left) / seconds',
-    );
+  if (r.seconds !== null)
+    add('flightTime', r.seconds, Math.max(1, 0.03 * r.seconds), 'stopwatch; air and drift are in it');
+  const omega = rotationOf(r);
+  if (omega !== null) add('propellerRpm', omega, 0.03 * omega, '60 (launch turns − turns left) / seconds');
+  if (r.turnsLeft !== null && r.launchTurns !== null && r.launchTurns > r.turnsLeft) {
     add('turnsLeft', r.turnsLeft, Math.max(5, 0.02 * r.launchTurns), 'counted back on the winder');
   }
   if (r.height !== null) add('peakHeight', r.height, Math.max(0.3, 0.06 * r.height), 'against the rafters');
@@ -35,6 +32,13 @@ export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   return out;
 }
 
+/** Mean rotation of the propeller [rad/s]; null where a figure of it was not taken. */
+function rotationOf(r: RubberRecord): number | null {
+  const { launchTurns, turnsLeft, seconds } = r;
+  if (launchTurns === null || turnsLeft === null || seconds === null || launchTurns <= turnsLeft) return null;
+  return meanRotation(launchTurns, turnsLeft, seconds);
+}
+
 /** The design as it was launched: turns and motor of that day in place of the drawing's. */
 export function designOfTheDay(design: Design, record: TestBody['record']): Design {
   const r = record.rubber,
@@ -46,7 +50,8 @@ export function designOfTheDay(design: Design, record: TestBody['record']): Desi
     ...(r.pitch !== null ? { propeller: { ...own.propeller, pitch: r.pitch } } : {}),
   };
   const m = rubberMotor(motor),
-    wound = Math.min(1, Math.max(0.1, Math.max(r.launchTurns, m.woundTurns) / m.breakTurns));
+    turns = r.launchTurns ?? m.launchTurns,
+    wound = Math.min(1, Math.max(0.1, Math.max(turns, m.woundTurns) / m.breakTurns));
   return {
     ...design,
     power: {
@@ -54,7 +59,7 @@ export function designOfTheDay(design: Design, record: TestBody['record']): Desi
       rubber: {
         ...motor,
         wound,
-        backedOff: Math.min(5000, Math.max(0, wound * m.breakTurns - r.launchTurns)),
+        backedOff: Math.min(5000, Math.max(0, wound * m.breakTurns - turns)),
       },
     },
   };
@@ -75,6 +80,10 @@ export interface RubberFlightLine {
   clean: boolean;
 }
 
+type Timed = RubberRecord & { launchTurns: number; seconds: number };
+const isTimed = (r: RubberRecord | undefined): r is Timed =>
+  r !== undefined && r.launchTurns !== null && r.seconds !== null;
+
 /** The season as a table, the first clean flight as the measure of pitch. */
 export function rubberSeason(
   tests: readonly { id: string; body: TestBody }[],
@@ -82,15 +91,12 @@ export function rubberSeason(
 ): RubberFlightLine[] {
   const flown = tests
     .flatMap((t) =>
-      t.body.record.flown && t.body.record.rubber
+      t.body.record.flown && isTimed(t.body.record.rubber)
         ? [{ id: t.id, body: t.body, r: t.body.record.rubber }]
         : [],
     )
     .sort((a, b) => a.body.record.date.localeCompare(b.body.record.date));
-  const rotation = (r: RubberRecord) =>
-    r.turnsLeft !== null && r.launchTurns > r.turnsLeft
-      ? meanRotation(r.launchTurns, r.turnsLeft, r.seconds)
-      : null;
+  const rotation = rotationOf;
   // the first clean flight: its own pitch and rotation make the advance that all are held against
   const first = flown.find((f) => f.r.clean && rotation(f.r) !== null)?.r,
     base = first ? { pitch: first.pitch ?? pitch, omega: rotation(first)! } : null;

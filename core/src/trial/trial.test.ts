@@ -156,10 +156,13 @@ describe('records', () => {
     expect(reduceRecord(body({}))).toEqual([]);
     expect(reduceRecord(body({ chargeBefore: 1, chargeAfter: 5, duration: 10 }))).toEqual([]);
   });
-  it('form and log that disagree are told, the log is kept', () => {
+  it('form and log that disagree are told; both are kept, the reading of the person stands', () => {
     const b = { ...body({ laps: [60, 60, 60] }), log: { name: 'x', rows: racetrack(16, 0, 4), remarks: [] } };
     const r = measurementsOf(b);
-    expect(r.measurements.filter((m) => m.quantity === 'lapTime')).toHaveLength(1);
+    expect(r.measurements.filter((m) => m.quantity === 'lapTime').map((m) => m.setAside)).toEqual([
+      false,
+      true,
+    ]);
     expect(r.remarks.join(' ')).toMatch(/disagree on lapTime/);
   });
   it('combining: equal readings halve the variance, scattered ones do not pretend to', () => {

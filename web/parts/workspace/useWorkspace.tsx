@@ -58,6 +58,7 @@ export function comparableTests(
       (!b || isOwnDrive(w.content.document.design, b)) &&
       (!r ||
         (turns !== undefined &&
+          r.launchTurns !== null &&
           r.motorLength === null &&
           r.pitch === null &&
           Math.abs(r.launchTurns / turns - 1) < SAME_TURNS))
