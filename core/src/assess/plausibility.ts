@@ -1,6 +1,6 @@
 /**
- * Plausibility: one small table of usual ranges for small electric aircraft of 0.5 to 10 kg, and a few
- * claims that must agree with one another. Questions only, never a block. Ranges are common practice, no source.
+ * Plausibility: numbers outside what is usual for such an aircraft, and claims that must agree with one another. Questions
+ * only, never a block. Ranges are common practice, no source.
  */
 import type { Design } from '../design';
 import { gramsText, itemMass, linkParts, scaleResolution } from '../mass';
@@ -8,50 +8,25 @@ import { formatQuantity, type KindName } from '../units';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
 import { quantityDef } from './quantities';
-
-const USUAL: Record<string, [lo: number, hi: number]> = {
-  wingSpan: [0.15, 6],
-  aspectRatio: [2, 25],
-  meanChord: [0.03, 0.9],
-  tailVolume: [0.25, 2.2],
-  finVolume: [0.012, 0.1],
-  mass: [0.002, 30],
-  wingLoading: [0.05, 20],
-  staticThrust: [0.5, 300],
-  staticCurrent: [1, 200],
-  staticRpm: [150, 2600],
-  stallSpeed: [0.7, 20],
-  topSpeed: [6, 70],
-  climbRate: [0.3, 30],
-  glideRatio: [4, 30],
-  thrustToWeight: [0.15, 3],
-  powerToWeight: [30, 1000],
-  clMax: [0.7, 2.4],
-  tipDeflection: [0, 0.3],
-  lapTime: [4, 600],
-};
+import { CLASS_WORDS, classOf, usualRanges } from './usual';
 
 function slipOf(value: number, lo: number, hi: number): string {
   const ten = value < lo ? value * 10 : value / 10;
   return ten >= lo && ten <= hi ? ' A slip of ten, or a wrong unit?' : ' Is that what was meant?';
 }
 
-/** Questions about values outside their usual range, once per quantity. */
-function rangeQuestions(ledger: Ledger): Finding[] {
-  return Object.entries(USUAL).flatMap(([id, [lo, hi]]) => {
+/** Questions about values outside what is usual for such an aircraft, once per quantity. */
+function rangeQuestions(design: Design, ledger: Ledger): Finding[] {
+  const kind = classOf(design, ledger),
+    half = (entryOf(ledger, 'wingSpan', 'all')?.value ?? 0) / 2;
+  return Object.entries(usualRanges(design, kind, half)).flatMap(([id, [lo, hi]]): Finding[] => {
     const e = ledger.entries.find((x) => x.id === id && !(x.value >= lo && x.value <= hi));
     const def = quantityDef(id);
     if (!e || !def) return [];
     const show = (v: number) => formatQuantity(v, e.kind as KindName, 'metric');
-    return [
-      {
-        station: def.station,
-        severity: 'ask' as const,
-        state: e.state,
-        fix: null,
-        sentence: `${def.name} comes out at ${show(e.value)}; usual for this kind of aircraft is ${show(lo)} to ${show(hi)}.${slipOf(e.value, lo, hi)}`,
-      },
-    ];
+    const usual = `usual for ${CLASS_WORDS[kind]} is ${show(lo)} to ${show(hi)}`;
+    const sentence = `${def.name} comes out at ${show(e.value)}; ${usual}.${slipOf(e.value, lo, hi)}`;
+    return [{ station: def.station, severity: 'ask', state: e.state, fix: null, sentence }];
   });
 }
 
@@ -150,5 +125,5 @@ function sumChecks(design: Design, ledger: Ledger): Finding[] {
 }
 
 export function plausibilityFindings(design: Design, ledger: Ledger): Finding[] {
-  return [...rangeQuestions(ledger), ...contradictions(design), ...sumChecks(design, ledger)];
+  return [...rangeQuestions(design, ledger), ...contradictions(design), ...sumChecks(design, ledger)];
 }
