@@ -1,11 +1,13 @@
 /** The start and database commands: what they say when something is wrong. */
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { clusterHome } from './database.mjs';
+import { noticesPage, shippedPackages } from './writeNotices';
+import { safetyPage } from './writeSafety';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const node = (code: string, env: Record<string, string> = {}) =>
@@ -92,5 +94,30 @@ describe('the build stamp', () => {
     const [a, b] = [node(code).stdout.trim(), node(code).stdout.trim()];
     expect(a).toMatch(/^[0-9a-f]{64}$/);
     expect(b).toBe(a);
+  });
+});
+
+describe('written pages', () => {
+  const page = (name: string) => readFileSync(join(root, name), 'utf8');
+  it('docs/safety.md is the one of this code (npm run safety)', () =>
+    expect(page('docs/safety.md')).toBe(safetyPage()));
+  it('THIRD-PARTY.md is the one of this lock file (npm run notices)', () => {
+    expect(page('THIRD-PARTY.md')).toBe(noticesPage(root));
+    for (const name of ['react', 'next', 'drizzle-orm', 'mathjs'])
+      expect(page('THIRD-PARTY.md')).toContain(`| ${name} |`);
+    expect(page('THIRD-PARTY.md')).not.toMatch(/not installed here/);
+  });
+  it('packages for development, for one machine, or our own are not in it', () => {
+    const names = shippedPackages({
+      packages: {
+        '': {},
+        'node_modules/a': { version: '1.0.0', license: 'MIT' },
+        'node_modules/b': { version: '1.0.0', dev: true },
+        'node_modules/c': { version: '1.0.0', os: ['linux'] },
+        'node_modules/d': { link: true },
+        'node_modules/a/node_modules/e': { version: '2.0.0' },
+      },
+    }).map((p: { name: string }) => p.name);
+    expect(names).toEqual(['a', 'e']);
   });
 });

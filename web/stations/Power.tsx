@@ -6,6 +6,8 @@ import type { PowerReport } from '@skiametra/core/assess';
 import { StationFindings } from '../parts/Findings';
 import { LoadingPicker } from '../parts/LoadingPicker';
 import { Readings } from '../parts/Reading';
+import type { Place } from '@skiametra/core/trial';
+import { Cautions } from '../parts/Cautions';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { BenchTab } from './power/BenchTab';
 import { ChainPicture } from './power/ChainPicture';
@@ -80,6 +82,7 @@ export function Power() {
           data={open.map((value) => ({ value, label: TABS[value] }))}
         />
       </div>
+      {PLACE_OF[tab] && <Cautions at={PLACE_OF[tab]} />}
       {trouble && (
         <p className="stoptext" role="alert">
           {trouble}
@@ -112,6 +115,17 @@ export function Power() {
     </div>
   );
 }
+
+/** The place of work that a tab is. */
+const PLACE_OF: Partial<Record<Tab, Place>> = {
+  drive: 'drive',
+  choose: 'drive',
+  energy: 'drive',
+  supply: 'drive',
+  bench: 'bench',
+  rubber: 'rubber',
+  hover: 'hover',
+};
 
 function Drive({
   report,

@@ -8,6 +8,7 @@ import { StationFindings } from '../parts/Findings';
 import { LoadingPicker } from '../parts/LoadingPicker';
 import { DocField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
+import { Cautions } from '../parts/Cautions';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
 const S = 'document.design.structure';
@@ -37,6 +38,7 @@ export function Structure() {
   return (
     <div className="station">
       <div className="stack">
+        <Cautions at="structure" />
         <section className="block">
           <h2>Spar</h2>
           <SegmentedControl
@@ -86,10 +88,6 @@ export function Structure() {
       <div className="stack">
         <StationFindings of="structure" />
         <SparCharts />
-        <div className="caution">
-          A load test can throw splinters: eye protection, load from the side, nobody under the wing. A
-          calculation does not replace a test after a repair.
-        </div>
       </div>
       <div className="stack">
         <div>

@@ -4,7 +4,7 @@ import { useState, type CSSProperties } from 'react';
 import { entryOf, type Ledger } from '@skiametra/core/assess';
 import { HANDLING, type Brief, type Design, type Handling, type TestBody } from '@skiametra/core/design';
 import {
-  PREFLIGHT,
+  preflightFor,
   SIMULATED_LOG,
   measurementsOf,
   recordQuestions,
@@ -19,10 +19,11 @@ import { createTestAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
 import { ChartFrame } from '../parts/ChartFrame';
 import { QuantityField, TextCell } from '../parts/QuantityField';
+import { Cautions } from '../parts/Cautions';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { MarkLegend, ThreeMark, describeMarks } from '../parts/ThreeMark';
 
-const emptyBody = (loading: string, temperature: number): TestBody => ({
+const emptyBody = (design: Design, loading: string, temperature: number): TestBody => ({
   card: {
     title: 'New flight',
     question: '',
@@ -32,7 +33,10 @@ const emptyBody = (loading: string, temperature: number): TestBody => ({
     loading,
     overrideReason: '',
   },
-  checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
+  checklist: preflightFor(
+    design,
+    design.loadings.find((l) => l.id === loading),
+  ).map((c) => ({ ...c, done: false })),
   signedBy: '',
   record: {
     flown: false,
@@ -60,6 +64,7 @@ export function Test() {
   const versionId = useWorkspace((w) => w.versionId);
   const loading = useWorkspace((w) => w.loading);
   const temperature = useWorkspace((w) => w.content.document.brief.site.temperature);
+  const design = useWorkspace((w) => w.content.document.design);
   const addTest = useWorkspace((w) => w.addTest);
   const tests = all.filter((t) => t.versionId === versionId && !t.body.bench);
   const benched = all.filter((t) => t.versionId === versionId && t.body.bench).length;
@@ -68,7 +73,7 @@ export function Test() {
   );
   const [error, setError] = useState<string | null>(null);
   const add = async () => {
-    const r = await createTestAction(versionId, emptyBody(loading, temperature)).catch(() => ({
+    const r = await createTestAction(versionId, emptyBody(design, loading, temperature)).catch(() => ({
       status: 'refused' as const,
       message: 'The server does not answer; no card was made.',
     }));
@@ -148,6 +153,7 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
       style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}
     >
       <div className="stack">
+        <Cautions at="flight" state={body.card.loading} />
         <Card id={id} body={body} set={set} />
         <Checklist body={body} set={set} />
       </div>
@@ -168,6 +174,16 @@ function stopsOf(brief: Brief, design: Design, ledger: Ledger | null, loading: s
 }
 
 type SetBody = (patch: Partial<TestBody>) => string | null;
+
+/** A card for another state: its checklist is made anew for what that state carries, unless it was flown by the old one. */
+function cardFor(design: Design, body: TestBody, loading: string): Partial<TestBody> {
+  const card = { ...body.card, loading };
+  if (body.record.flown) return { card };
+  const state = design.loadings.find((l) => l.id === loading);
+  const done = new Set(body.checklist.filter((c) => c.done).map((c) => c.text));
+  const checklist = preflightFor(design, state).map((c) => ({ ...c, done: done.has(c.text) }));
+  return { card, checklist, signedBy: '' };
+}
 
 function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const loadings = useWorkspace((w) => w.content.document.design.loadings);
@@ -203,7 +219,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
             id="card-loading"
             className="cell"
             value={body.card.loading}
-            onChange={(e) => set({ card: { ...body.card, loading: e.target.value } })}
+            onChange={(e) => set(cardFor(design, body, e.target.value))}
             style={{
               width: '100%',
               border: 0,
@@ -262,10 +278,6 @@ function Checklist({ body, set }: { body: TestBody; set: SetBody }) {
           {body.checklist.filter((c) => c.done).length} of {body.checklist.length}
         </span>
       </h2>
-      <div className="caution" style={{ marginBottom: 8 }}>
-        Arm last, with everyone clear of the propeller. Local rules and the field’s own come first; ask a
-        qualified person where in doubt.
-      </div>
       {body.checklist.map((c, i) => (
         <Checkbox
           key={c.text}

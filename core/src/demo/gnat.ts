@@ -8,7 +8,7 @@ import {
   type ProjectFile,
   type TestBody,
 } from '../design';
-import { measurementsOf, PREFLIGHT } from '../trial';
+import { measurementsOf, preflightFor } from '../trial';
 import { starterDocument } from './starter';
 
 const DEG = Math.PI / 180;
@@ -377,6 +377,7 @@ function flight(
     pitch,
   ]: (typeof SEASON)[number],
   i: number,
+  design: Design,
 ): TestBody {
   const body: TestBody = {
     card: {
@@ -388,7 +389,7 @@ function flight(
       loading: 'flight',
       overrideReason: '',
     },
-    checklist: PREFLIGHT.map((c) => ({ ...c, done: true })),
+    checklist: preflightFor(design, design.loadings[0]).map((c) => ({ ...c, done: true })),
     signedBy: 'Demo flyer',
     record: {
       flown: true,
@@ -443,7 +444,7 @@ export function gnatProject(): ProjectFile {
       key: `t${i + 1}`,
       version: 'v1',
       airframe: 'a1',
-      body: flight(row, i),
+      body: flight(row, i, gnatDocument().design),
     })),
   });
 }

@@ -1,6 +1,6 @@
 /** The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown, the timed laps still a card. */
 import { FILE_FORMAT, SCHEMA_VERSION, type DesignDocument, type ProjectFile, type TestBody } from '../design';
-import { PREFLIGHT, measurementsOf } from '../trial';
+import { measurementsOf, preflightFor } from '../trial';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { bitternBenchTests } from './bench';
 import { bitternDocument } from './bittern';
@@ -24,6 +24,14 @@ const emptyRecord: TestBody['record'] = {
   damage: '',
 };
 
+function listFor(state: string, done: boolean): TestBody['checklist'] {
+  const { design } = bitternDocument();
+  return preflightFor(
+    design,
+    design.loadings.find((l) => l.id === state),
+  ).map((c) => ({ ...c, done }));
+}
+
 const hops: TestBody = {
   card: {
     title: 'Hops and straight flights, empty',
@@ -35,7 +43,7 @@ const hops: TestBody = {
     overrideReason:
       'Empty and gentle, no turns beyond 30 degrees of bank; the spar is to be changed before tubes are carried.',
   },
-  checklist: PREFLIGHT.map((c) => ({ ...c, done: true })),
+  checklist: listFor('ferry', true),
   signedBy: 'Demo pilot',
   record: {
     ...emptyRecord,
@@ -64,7 +72,7 @@ const laps: TestBody = {
     loading: 'tubes-8',
     overrideReason: '',
   },
-  checklist: PREFLIGHT.map((c) => ({ ...c, done: false })),
+  checklist: listFor('tubes-8', false),
   signedBy: '',
   record: emptyRecord,
   log: null,

@@ -9,7 +9,8 @@ export {
   SIMULATED_LOG,
 } from './reduceRecord';
 export { stopLine } from './stopLine';
-export { PREFLIGHT } from './preflight';
+export { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor } from './cautions';
+export type { Caution, CheckLine, Place } from './cautions';
 export { benchDrive, benchPower, fittedNow, isOwnDrive, reduceBench, steadyPoints, tareOf } from './bench';
 export type { BenchFit, BenchPoint, BenchResult, BenchStep } from './bench';
 export { designOfTheDay, reduceRubber, rubberSeason } from './rubberLog';

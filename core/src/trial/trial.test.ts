@@ -3,7 +3,7 @@ import { bitternDocument, bitternProject } from '../demo';
 import { assess } from '../assess';
 import type { LogRow, TestBody } from '../design';
 import {
-  PREFLIGHT,
+  preflightFor,
   cleanLog,
   combine,
   fitWind,
@@ -208,10 +208,11 @@ describe('stop line', () => {
   });
   it('the pre-flight list cautions of propeller, pack, people and rules', () =>
     expect(
-      PREFLIGHT.filter((c) => c.caution)
+      preflightFor(doc.design, doc.design.loadings[0])
+        .filter((c) => c.caution)
         .map((c) => c.text)
         .join(' '),
-    ).toMatch(/rules.*People.*Pack.*Propeller/s));
+    ).toMatch(/rules.*People.*Pack.*Propellers/s));
 });
 
 describe('one advance for the season', () => {

@@ -16,6 +16,7 @@ import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { DocField, QuantityField } from '../../parts/QuantityField';
 import { SheetTable } from '../../parts/SheetTable';
+import { Cautions } from '../../parts/Cautions';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
 
@@ -41,6 +42,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
   };
   return (
     <div className="stack" style={{ gap: 10 }}>
+      <Cautions at="states" />
       {report.worst && (
         <div>
           <b>{report.worst.sentence}</b>
@@ -705,10 +707,6 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
               ))}
             </tbody>
           </table>
-          <div className="caution">
-            Lift rotors start without warning: props off on the bench, tethered for the first hover, everyone
-            behind the line, and the rules of your site.
-          </div>
         </section>
       )}
       <section className="block">

@@ -135,11 +135,6 @@ export function BenchTab() {
             {error}
           </div>
         )}
-        <div className="caution" style={{ marginTop: 12 }}>
-          Clamp the stand to something that does not move; nobody in the plane of the propeller, glasses on,
-          plug in last. Stop at 70 °C of the case, at any smell or rattle. Local rules and somebody
-          experienced come first.
-        </div>
       </section>
       {test ? <BenchSheet key={test.id} test={test} /> : <div />}
     </div>

@@ -292,10 +292,6 @@ export function DriveInputs() {
               Add a second pack
             </Button>
           )}
-          <p className="caution" style={{ margin: '8px 0 0' }}>
-            Lithium packs burn: charge under watch on a fireproof base, never one that is swollen or dented;
-            store at half charge. The maker’s sheet and local rules come first.
-          </p>
         </>
       )}
       {part === 'motor' && (
@@ -333,10 +329,6 @@ export function DriveInputs() {
           <PitchByRadius />
           <TableOfBlades />
           <Fan />
-          <p className="caution" style={{ margin: '8px 0 0' }}>
-            Propellers cut: arming plug out before hands go near, stand out of the plane of the blades, throw
-            away a nicked one.
-          </p>
         </>
       )}
       {part === 'rest' && (

@@ -100,10 +100,6 @@ export function HoverTab({ report }: { report: PowerReport }) {
         ) : (
           <p>The shafts of the drive tilt up: it hovers on its own motors.</p>
         )}
-        <div className="caution">
-          First hover: tethered or over soft ground, props balanced, everybody behind a net or ten metres off,
-          one person with the switch that stops it.
-        </div>
       </div>
       <div className="stack">
         <section className="block" aria-label="Hover in words">

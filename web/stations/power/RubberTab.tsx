@@ -137,10 +137,6 @@ export function RubberTab({ report }: { report: PowerReport }) {
             </p>
           )}
         </section>
-        <div className="caution">
-          Stretched rubber snaps: glasses on, wind in a tube, hold the shaft. Nobody under a flight that may
-          fall.
-        </div>
         <div>
           <Button
             size="compact-xs"

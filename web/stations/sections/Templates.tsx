@@ -11,6 +11,7 @@ import { writeDat } from '@skiametra/formats';
 import type { RibOptions, Sheet, Template } from '@skiametra/formats/template';
 import { give } from '../../parts/give';
 import { QuantityField } from '../../parts/QuantityField';
+import { Cautions } from '../../parts/Cautions';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 type Kit = typeof import('@skiametra/formats/template');
@@ -130,6 +131,7 @@ export function Templates({ section }: { section: Section }) {
   return (
     <div className="cols" style={{ '--cols': '236px minmax(0, 1fr)' } as React.CSSProperties}>
       <div className="stack" style={{ gap: 8 }}>
+        <Cautions at="export" />
         <NativeSelect
           label="Template of"
           size="xs"
@@ -260,10 +262,6 @@ export function Templates({ section }: { section: Section }) {
           <Button size="xs" variant="subtle" onClick={dat}>
             Section .dat
           </Button>
-        </div>
-        <div className="caution">
-          Knives, saws, hot wires and laser cutters cut and burn, and their fumes harm: guards on, air moving,
-          and the rules of your workshop. Measure the 50 mm bar on a print before cutting by it.
         </div>
       </div>
       <div className="stack" style={{ gap: 6 }}>

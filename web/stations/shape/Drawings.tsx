@@ -4,6 +4,7 @@ import { Button } from '@mantine/core';
 import { modelOf } from '@skiametra/core/assess';
 import { aircraftMesh, threeViewLines, toStl } from '@skiametra/core/layout';
 import { give } from '../../parts/give';
+import { Cautions } from '../../parts/Cautions';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 export function Drawings() {
@@ -27,6 +28,7 @@ export function Drawings() {
   return (
     <section className="block" aria-label="Drawings">
       <h2>Drawings out</h2>
+      <Cautions at="export" />
       <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
         <Button
           size="xs"
