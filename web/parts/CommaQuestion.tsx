@@ -1,6 +1,6 @@
 'use client';
 /** `1,234`: which of two numbers is meant is asked once and remembered for the person, in this browser. */
-import { formatQuantity, type Comma, type KindName } from '@skiametra/core/units';
+import { formatForEditing, shownUnit, unitLabel, type Comma, type KindName } from '@skiametra/core/units';
 import { useWorkspace } from './workspace/useWorkspace';
 
 const keyOf = (person: number) => `skiametra.comma.${person}`;
@@ -39,7 +39,7 @@ export function CommaQuestion({
           onMouseDown={(e) => e.preventDefault()}
           onClick={() => onAnswer(c)}
         >
-          {formatQuantity(open[c], kind, units, 5)}
+          {formatForEditing(open[c], kind, units)} {unitLabel(shownUnit(kind, units))}
         </button>
       ))}
     </div>
