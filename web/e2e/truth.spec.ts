@@ -1,4 +1,7 @@
-/** What stands on screens between the numbers: nothing said before it is computed, parts that are linked, states judged by how they leave. */
+/**
+ * What stands on screens between the numbers: nothing said before it is computed, parts that are linked, states judged by how
+ * they leave.
+ */
 import { expect, test } from '@playwright/test';
 import { newProject, saved, station, strip, stripNumber, type } from './helpers';
 

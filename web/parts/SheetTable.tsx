@@ -59,6 +59,14 @@ function moveFocus(e: KeyboardEvent<HTMLTableElement>): void {
   }
 }
 
+/** Width that the columns ask for together; none where one of them takes what is left. */
+function widthOf(columns: readonly Column[]): number | undefined {
+  const asked = columns.map((c) =>
+    typeof c.width === 'number' ? c.width : c.cell.type === 'quantity' ? 62 : null,
+  );
+  return asked.every((w): w is number => w !== null) ? asked.reduce((s, w) => s + w, 26) : undefined;
+}
+
 export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0, footer }: Props) {
   const rows = (useWorkspace((w) => getPath(w.content, path)) as Record<string, unknown>[] | undefined) ?? [];
   const edit = useWorkspace((w) => w.edit);
@@ -113,7 +121,14 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
 
   return (
     <div className="scrollx">
-      <table className="sheet fixed" onKeyDown={moveFocus} onPaste={paste} aria-label={caption}>
+      <table
+        className="sheet fixed"
+        // columns that all have a width never squeeze each other: the table scrolls instead
+        style={{ minWidth: widthOf(columns) }}
+        onKeyDown={moveFocus}
+        onPaste={paste}
+        aria-label={caption}
+      >
         <thead>
           <tr>
             {columns.map((c) => {

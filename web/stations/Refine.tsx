@@ -194,14 +194,20 @@ function Calibration() {
               return (
                 <tr key={f.id} title={f.meaning} data-factor={f.id}>
                   <td>{f.name}</td>
-                  <td className="num dim">
+                  <td className="num dim oneline">
                     {f.mean} ±{formatNumber(f.sd, 2)}
                   </td>
-                  <td className="num">
+                  <td className="num oneline">
                     {formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}
                   </td>
                   <td>
-                    <svg width={160} height={16} aria-hidden="true">
+                    <svg
+                      width={132}
+                      height={16}
+                      viewBox="0 0 160 16"
+                      preserveAspectRatio="none"
+                      aria-hidden="true"
+                    >
                       <line x1={X(1)} x2={X(1)} y1={0} y2={16} stroke="var(--hair)" />
                       <rect
                         x={X(f.mean - f.sd)}

@@ -123,7 +123,7 @@ export function MassLedger() {
           movable: null,
         })}
         columns={[
-          { key: 'name', label: 'Item', cell: { type: 'text' } },
+          { key: 'name', label: 'Item', cell: { type: 'text' }, ...(more ? { width: 128 } : {}) },
           ...(more
             ? [
                 {
