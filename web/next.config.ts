@@ -9,6 +9,8 @@ const config: NextConfig = {
   turbopack: { root: dirname(here) },
   typescript: { ignoreBuildErrors: false, tsconfigPath: 'tsconfig.json' },
   poweredByHeader: false,
+  // pictures are drawn here or served as they are: nothing to optimise at run time
+  images: { unoptimized: true },
   experimental: {
     serverActions: { bodySizeLimit: '45mb' },
     optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],

@@ -138,7 +138,8 @@ describe('skia rubber', () => {
   it('prints the run of a design, of a motor alone, and of a motor with an aircraft', async () => {
     const own = await json('rubber', file('gnat'));
     expect(own.run.length).toBeGreaterThan(50);
-    expect(own.flight.peak).toBeLessThanOrEqual(9);
+    // outdoors there is no roof over it
+    expect(own.flight.peak).toBeGreaterThan(9);
     expect(
       (await json('rubber', '--width-mm', '3.2', '--strands', '6', '--length-mm', '527')).motor.breakTurns,
     ).toBeGreaterThan(900);

@@ -44,7 +44,7 @@ const refusals: [string, () => Promise<{ status: string; message?: string }>, Re
     () => a.saveVersionAction(1, 1, setPath(doc, 'design.surfaces.wing.stations.0.chord', -1)),
     /must be above 0/,
   ],
-  ['a document that is not one', () => a.saveVersionAction(1, 1, 'hello'), /expected object/],
+  ['a document that is not one', () => a.saveVersionAction(1, 1, 'hello'), /must be a group of values/],
   [
     'a broken reference',
     () => a.saveVersionAction(1, 1, setPath(doc, 'design.surfaces.wing.stations.0.section', 'x')),

@@ -549,7 +549,7 @@ function RubberRecord({
           {free('Pitch, if another', 'pitch', 'length')}
           <Checkbox
             mt={18}
-            label="Clean: no rafters, no steering"
+            label="Clean: nothing touched, no lift, no steering"
             checked={r.clean}
             onChange={(e) => set({ clean: e.currentTarget.checked })}
           />

@@ -206,11 +206,12 @@ describe('the Gnat', () => {
     expect(reportOf(mended, 'flight').ledger.findings.some((f) => /of rubber;/.test(f.sentence))).toBe(false);
   });
   it('what is advised for the ceiling keeps under it when it is done', () => {
+    const hall = setPath(doc, 'design.power.rubber.ceiling', 9);
     const cache: StepCache = new Map(),
-      off = rubberAdvice(doc.brief, doc.design, doc.calibration, 'flight', cache).find(
+      off = rubberAdvice(hall.brief, hall.design, hall.calibration, 'flight', cache).find(
         (t) => t.id === 'back-off',
       )!;
-    const next = off.change.reduce((d, c) => setPath(d, `design.power.rubber.${c.path}`, c.value), doc);
+    const next = off.change.reduce((d, c) => setPath(d, `design.power.rubber.${c.path}`, c.value), hall);
     const peak = entryOf(assess(next.brief, next.design, next.calibration), 'peakHeight', 'flight')!.value;
     expect(peak).toBeCloseTo(off.peak, 1);
     expect(peak).toBeLessThan(9);
@@ -226,7 +227,7 @@ describe('others', () => {
     expect(report.solar!.array.starts).toBe(true);
   });
   it('a glider has no drive and says nothing of one', () => {
-    const { report } = reportOf(waferDocument(), 'clip-front');
+    const { report } = reportOf(waferDocument(), 'clay-front');
     expect([report.kind, report.chain, report.hover, report.rubber, report.match]).toEqual([
       'glider',
       null,

@@ -102,7 +102,7 @@ export function rubberValues(of: RubberCase, put: Put, vigour: number): void {
     flight.end === 'does not fly'
       ? 'It does not hold itself up: more torque, less weight or more wing.'
       : flight.touched !== null
-        ? 'It reaches the ceiling and stays under it; rafters end such flights.'
+        ? 'It reaches the ceiling and stays under it; what hangs there ends such flights.'
         : undefined;
   put('flightTime', flight.time, short);
   // what it would reach: under the ceiling every launch has the same height, and a height learns nothing

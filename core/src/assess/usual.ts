@@ -34,8 +34,7 @@ const CARRIES = 0.2;
 export function classOf(design: Design, ledger: Ledger): AircraftClass {
   const { power, loadings } = design;
   if (power.rubber) {
-    const mass = entryOf(ledger, 'mass', loadings[0].id)?.value ?? 1;
-    return power.rubber.ceiling !== null || mass < 0.008 ? 'indoor' : 'rubber';
+    return power.rubber.ceiling !== null ? 'indoor' : 'rubber';
   }
   if (power.lift || power.arrangement?.tilt) return loadings.every(hovers) ? 'multirotor' : 'lift-and-cruise';
   if (power.unpowered) return 'glider';
@@ -81,9 +80,9 @@ const NARROWER: Readonly<Partial<Record<AircraftClass, Readonly<Record<string, R
     wingSpan: [0.15, 1],
   },
   rubber: {
-    mass: [0.004, 0.4],
-    wingLoading: [0.3, 3],
-    stallSpeed: [1, 8],
+    mass: [0.002, 0.4],
+    wingLoading: [0.04, 3],
+    stallSpeed: [0.5, 8],
     glideRatio: [3, 18],
     wingSpan: [0.2, 2],
   },

@@ -99,13 +99,13 @@ describe('a state that hangs on its rotors', () => {
   it('its stop line knows neither margin nor strip, and names lift that is short', () => {
     const tail = setPath(doc, 'design.flight.marginMin', 0.59);
     expect(stopLine(tail.brief, tail.design, run(tail), hover)).toEqual([]);
-    const heavy = setPath(doc, 'design.items.winch.planned', { kind: 'mass', mass: 6 });
+    const heavy = setPath(doc, 'design.items.cradle.planned', { kind: 'mass', mass: 6 });
     expect(stopLine(heavy.brief, heavy.design, run(heavy), hover).join()).toMatch(
       /Lift thrust is 1\.\d\d times the weight/,
     );
   });
   it('more weight than lift scores nothing, with the reason', () => {
-    const far = run(setPath(doc, 'design.items.winch.planned', { kind: 'mass', mass: 40 }));
+    const far = run(setPath(doc, 'design.items.cradle.planned', { kind: 'mass', mass: 40 }));
     expect(noted(far, hover)).toMatch(/lift thrust is 0\.\d\d of the weight/);
     expect(at(far, 'score', hover)).toBe(0);
   });

@@ -12,7 +12,7 @@ const INCH = 0.0254;
 
 const brief: Brief = {
   purpose:
-    'Fly sealed water-sample tubes between two marker poles on a flooded marsh. The score rewards tubes carried, laps in the window and energy left. Take-off from a 20 m boardwalk, landing on the same.',
+    'Bring sealed water-sample tubes over a flooded marsh in heats of eight minutes. A tube is worth less for every minute between fetching and handing over; energy over the allowance costs; the first three of the field get a bonus; one empty crossing out and back is held against the organisers’ par. Off a 20 m boardwalk and back onto it.',
   site: {
     elevation: 4,
     temperature: 288.15,
@@ -21,7 +21,7 @@ const brief: Brief = {
     surface: 'boards',
     rollingFriction: 0.06,
   },
-  course: { straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 300, timedLaps: 3 },
+  course: { straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 },
   requirements: [
     {
       id: 'strip',
@@ -106,22 +106,33 @@ const brief: Brief = {
   ],
   missions: [
     {
-      id: 'ferry',
-      name: 'Ferry, empty, three laps',
-      formula: '100 * min(1, bestFerry / timedTime)',
+      id: 'proving',
+      name: 'Proving crossing, empty, out and back',
+      formula: '60 * min(1, parCrossing / timedTime)',
       loading: 'ferry',
     },
     {
       id: 'relay',
-      name: 'Relay with tubes',
-      formula: '200 * payloadCount * laps / bestRelay',
+      name: 'Tubes brought, worth less the longer they wait in the sun',
+      formula: 'payloadCount * laps * (2 - 12 * lapTime / window)',
       loading: 'each',
     },
-    { id: 'thrift', name: 'Energy left', formula: '60 * energyLeft', loading: 'each' },
+    {
+      id: 'energy',
+      name: 'Energy over the allowance',
+      formula: '-150 * max(0, 0.6 - energyLeft)',
+      loading: 'each',
+    },
+    {
+      id: 'rank',
+      name: 'Bonus of the first, by the chance against last year’s best',
+      formula: 'min(payloadCount, 1) * 40 / (1 + exp(8 * (1 - payloadCount * laps / firstTubes)))',
+      loading: 'each',
+    },
   ],
   rivals: [
-    { name: 'bestFerry', low: 64, likely: 70, high: 78, note: 'seconds, best of last year' },
-    { name: 'bestRelay', low: 90, likely: 110, high: 130, note: 'tubes times laps, best of last year' },
+    { name: 'parCrossing', low: 27, likely: 30, high: 33, note: 'seconds, set by the organisers on the day' },
+    { name: 'firstTubes', low: 135, likely: 148, high: 170, note: 'tubes, best of the field last year' },
   ],
   references: [
     {

@@ -1,4 +1,4 @@
-/** Crane: lift-and-cruise, sets a water sampler down on the marsh by line and flies home on its wing. All figures are made up. */
+/** Crane: lift-and-cruise, swaps the box of a water-level gauge on a pontoon in the marsh. All figures are made up. */
 import { linkParts } from '../mass';
 import { FILE_FORMAT, SCHEMA_VERSION, type Design, type DesignDocument, type ProjectFile } from '../design';
 import { balanced, LAYOUT_TEMPLATES } from '../layout';
@@ -53,11 +53,11 @@ export function craneDocument(): DesignDocument {
         movable: { from: 0.35, to: 0.6 },
       }),
       part('servos', 'Servos and rods', 'electronics', 90, 0.6, 0.02),
-      part('winch', 'Winch and line', 'other', 180, 0.42, -0.04, { basis: 'guess', spread: 0.15 }),
+      part('cradle', 'Gauge cradle and latch', 'other', 180, 0.42, -0.04, { basis: 'guess', spread: 0.15 }),
       part('legs', 'Landing legs', 'gear', 140, 0.44, -0.16, { basis: 'guess', spread: 0.15 }),
     ],
     payload: {
-      name: 'Water sampler',
+      name: 'Gauge box',
       unitMass: 0.5,
       x: 0.42,
       z: -0.1,
@@ -66,16 +66,9 @@ export function craneDocument(): DesignDocument {
       basis: 'weighed',
     },
     loadings: [
-      { id: 'hover-full', name: 'Hover, sampler aboard', count: 1, hover: true, addedDrag: 0.004 },
-      { id: 'cruise-full', name: 'Cruise, sampler aboard', count: 1 },
-      {
-        id: 'on-the-line',
-        name: 'Sampler on the line',
-        count: 0,
-        addedDrag: 0.003,
-        towed: { mass: 0.5, dragArea: 0.006, line: 6, lineDiameter: 0.0015, x: 0.42, z: -0.06 },
-      },
-      { id: 'cruise-empty', name: 'Cruise, sampler left behind', count: 0 },
+      { id: 'hover-full', name: 'Hover, gauge box aboard', count: 1, hover: true, addedDrag: 0.004 },
+      { id: 'cruise-full', name: 'Cruise, gauge box aboard', count: 1 },
+      { id: 'cruise-empty', name: 'Cruise, no box', count: 0 },
     ],
     power: {
       ...base.design.power,
@@ -203,13 +196,13 @@ export function craneDocument(): DesignDocument {
           vital: false,
         },
         {
-          id: 'winch',
-          name: 'Winch',
-          kind: 'motor',
+          id: 'latch',
+          name: 'Latch servo',
+          kind: 'servo',
           feeds: ['bec'],
           volts: null,
           rating: null,
-          draw: 1.4,
+          draw: 0.6,
           minVolts: 4.5,
           maxVolts: 8.4,
           vital: false,
@@ -245,11 +238,20 @@ export function craneDocument(): DesignDocument {
         flown: false,
       },
       {
-        id: 'lower',
-        name: 'Lower the sampler',
+        id: 'set-down',
+        name: 'Hover down to the pontoon',
         kind: 'hover',
         loading: 'hover-full',
-        time: 40,
+        time: 20,
+        speed: 0,
+        flown: true,
+      },
+      {
+        id: 'lift-again',
+        name: 'Lift off with the old box',
+        kind: 'hover',
+        loading: 'hover-full',
+        time: 20,
         speed: 0,
         flown: true,
       },
@@ -257,7 +259,7 @@ export function craneDocument(): DesignDocument {
         id: 'change-home',
         name: 'Change to the wing again',
         kind: 'transition',
-        loading: 'cruise-empty',
+        loading: 'cruise-full',
         time: 8,
         speed: null,
         flown: false,
@@ -266,7 +268,7 @@ export function craneDocument(): DesignDocument {
         id: 'home',
         name: 'Cruise home',
         kind: 'cruise',
-        loading: 'cruise-empty',
+        loading: 'cruise-full',
         time: 115,
         speed: null,
         flown: false,
@@ -325,7 +327,7 @@ export function craneDocument(): DesignDocument {
     brief: {
       ...base.brief,
       purpose:
-        'Lift a 0.5 kg water sampler off a pontoon, carry it 2 km over the reeds, lower it on a line, fly home on the wing. Hover is for the ends only: it costs four times the cruise power.',
+        'Carry a fresh 0.5 kg gauge box 2 km over the reeds on the wing, set down on the pontoon, swap it for the full one with the motors off, and bring that home. Hover is for the ends only: it costs four times the cruise power.',
       requirements: [
         {
           id: 'mass',
@@ -391,7 +393,7 @@ export function craneProject(): ProjectFile {
   return structuredClone({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
-    project: { name: 'Marsh sampler', aircraft: 'Crane' },
+    project: { name: 'Pontoon gauge', aircraft: 'Crane' },
     versions: [
       {
         key: 'v1',

@@ -32,6 +32,8 @@ export function starterDocument(): DesignDocument {
       requirements: [],
       missions: [{ id: 'laps', name: 'Laps in the window', formula: 'laps', loading: 'each' }],
       rivals: [],
+      // models to compare with are the builder's own
+      references: [],
       watch: [
         'score@loaded',
         'mass@loaded',

@@ -1,4 +1,4 @@
-/** Wafer: a tailless glider folded from card, thrown off the boardwalk of the Fenland Relay as its warm-up task. All figures are made up. */
+/** Wafer: a tailless glider cut from sheet foam, thrown so that it comes back to the thrower. All figures are made up. */
 import {
   FILE_FORMAT,
   priorCalibration,
@@ -18,13 +18,13 @@ export function waferDocument(): DesignDocument {
     z,
     chord,
     twist: twist * DEG,
-    section: 'card-section',
+    section: 'foam-section',
   });
   return {
     schemaVersion: SCHEMA_VERSION,
     brief: {
       purpose:
-        'A glider folded from one sheet of card, thrown by hand from the boardwalk: as far as it glides from 3 m, straight, in still evening air. No glue but one seam, nothing but a paper clip for ballast.',
+        'A glider cut from one board of sheet foam, thrown by hand on the boardwalk to fly a full turn and come back: what counts is how near the thrower’s feet it lands. Clay at the nose, tape on the edges, the tail edge curled up by hand.',
       site: {
         elevation: 4,
         temperature: 288.15,
@@ -48,11 +48,11 @@ export function waferDocument(): DesignDocument {
         {
           id: 'glide',
           quantity: 'glideRatio',
-          state: 'clip-front',
+          state: 'clay-front',
           op: 'atLeast',
           min: 5,
           max: null,
-          rule: 'warm-up task, 15 m from 3 m',
+          rule: 'a full turn from shoulder height',
           wish: true,
         },
         {
@@ -62,31 +62,36 @@ export function waferDocument(): DesignDocument {
           op: 'atMost',
           min: null,
           max: 0.6,
-          rule: 'Rule W1, one A2 sheet',
+          rule: 'Rule W1, one board',
           wish: false,
         },
       ],
       missions: [
-        { id: 'glide', name: 'Glide from the boardwalk', formula: '10 * glideRatio', loading: 'each' },
+        {
+          id: 'return',
+          name: 'Back to the feet: 30 less the metres off after a full turn',
+          formula: '30 - abs(0.76 * glideSpeed^2 - 1.5 * glideRatio)',
+          loading: 'each',
+        },
       ],
       rivals: [],
       watch: [
-        'cgSpread@clip-front',
-        'staticMargin@clip-front',
-        'cgX@clip-front',
-        'stallSpeed@clip-front',
-        'glideRatio@clip-front',
-        'minSink@clip-front',
+        'cgSpread@clay-front',
+        'staticMargin@clay-front',
+        'cgX@clay-front',
+        'stallSpeed@clay-front',
+        'glideRatio@clay-front',
+        'minSink@clay-front',
         'neutralPoint@all',
-        'allowedLoadFactor@clip-front',
+        'allowedLoadFactor@clay-front',
       ],
     },
     design: {
       ...base.design,
       sections: [
         {
-          id: 'card-section',
-          name: 'Folded card, reflexed',
+          id: 'foam-section',
+          name: 'Sheet foam, tail edge up',
           shape: {
             kind: 'folded',
             corners: [
@@ -95,9 +100,9 @@ export function waferDocument(): DesignDocument {
               [0.8, -0.006],
               [1, 0],
             ],
-            thickness: 0.006,
+            thickness: 0.022,
           },
-          note: 'three straight folds, tail edge bent up',
+          note: 'curled over a tube, tail edge turned up',
         },
       ],
       surfaces: [
@@ -116,7 +121,7 @@ export function waferDocument(): DesignDocument {
           controls: [
             {
               id: 'elevon',
-              name: 'Bent tail edge',
+              name: 'Curled tail edge',
               kind: 'elevon',
               from: 0.45,
               to: 0.95,
@@ -133,8 +138,8 @@ export function waferDocument(): DesignDocument {
           z: 0,
           incidence: 0,
           stations: [
-            { y: 0, x: 0, z: 0, chord: 0.085, twist: 0, section: 'card-section' },
-            { y: 0.085, x: 0.04, z: 0, chord: 0.06, twist: 0, section: 'card-section' },
+            { y: 0, x: 0, z: 0, chord: 0.085, twist: 0, section: 'foam-section' },
+            { y: 0.085, x: 0.04, z: 0, chord: 0.06, twist: 0, section: 'foam-section' },
           ],
           controls: [],
         },
@@ -144,13 +149,13 @@ export function waferDocument(): DesignDocument {
         { x: 0.05, width: 0.008, height: 0.03, z: -0.008 },
         { x: 0.235, width: 0.004, height: 0.012, z: -0.004 },
       ],
-      dragItems: [{ id: 'edges', name: 'Raw edges and seam', dragArea: 0.00012, note: 'guess' }],
+      dragItems: [{ id: 'edges', name: 'Raw edges', dragArea: 0.00012, note: 'guess' }],
       items: [
         {
-          id: 'wing-card',
+          id: 'wing-foam',
           name: 'Wing',
           group: 'structure',
-          planned: { kind: 'areal', surface: 'wing', perArea: 0.24 },
+          planned: { kind: 'areal', surface: 'wing', perArea: 0.14 },
           basis: 'weighed',
           spread: 0.04,
           weighed: null,
@@ -161,10 +166,10 @@ export function waferDocument(): DesignDocument {
           movable: null,
         },
         {
-          id: 'keel-card',
+          id: 'keel-foam',
           name: 'Keel and fin',
           group: 'structure',
-          planned: { kind: 'mass', mass: 0.0026 },
+          planned: { kind: 'mass', mass: 0.002 },
           basis: 'calculated',
           spread: 0.1,
           weighed: null,
@@ -175,8 +180,8 @@ export function waferDocument(): DesignDocument {
           movable: null,
         },
         {
-          id: 'seam',
-          name: 'Seam and tape',
+          id: 'tape',
+          name: 'Edge tape',
           group: 'other',
           planned: { kind: 'mass', mass: 0.0006 },
           basis: 'guess',
@@ -189,13 +194,13 @@ export function waferDocument(): DesignDocument {
           movable: null,
         },
         {
-          id: 'clip',
-          name: 'Paper clip',
+          id: 'clay',
+          name: 'Nose clay',
           group: 'other',
-          planned: { kind: 'mass', mass: 0.0062 },
+          planned: { kind: 'mass', mass: 0.004 },
           basis: 'weighed',
           spread: 0.05,
-          weighed: 0.0062,
+          weighed: 0.004,
           x: 0.006,
           y: 0,
           z: -0.004,
@@ -205,12 +210,12 @@ export function waferDocument(): DesignDocument {
       ],
       payload: { name: 'Nothing', unitMass: 0, x: 0.08, z: 0, pitch: 0.01, perRow: 1, basis: 'guess' },
       loadings: [
-        { id: 'clip-front', name: 'Clip at the nose', count: 0 },
-        { id: 'clip-back', name: 'Clip 6 mm back', count: 0, moved: [{ item: 'clip', x: 0.012 }] },
+        { id: 'clay-front', name: 'Clay at the nose', count: 0 },
+        { id: 'clay-back', name: 'Clay 6 mm back', count: 0, moved: [{ item: 'clay', x: 0.012 }] },
       ],
       scale: [],
       wheels: [],
-      limits: { longestPiece: 0.55, printer: null, sheet: { length: 0.594, width: 0.42 } },
+      limits: { longestPiece: 0.55, printer: null, sheet: { length: 1, width: 0.5 } },
       built: [
         { surface: 'wing', side: 'right', y: 0.13, twist: 0.4 * DEG },
         { surface: 'wing', side: 'right', y: 0.25, twist: -2.6 * DEG },
@@ -219,21 +224,22 @@ export function waferDocument(): DesignDocument {
       ],
       power: { ...base.design.power, unpowered: true },
       structure: {
+        // the board itself is the spar: all of its depth is cap
         spar: {
           kind: 'box',
-          height: 0.006,
-          width: 0.02,
-          cap: 0.0006,
-          capMaterial: 'card',
-          web: 0.0006,
-          webMaterial: 'card',
+          height: 0.003,
+          width: 0.1,
+          cap: 0.0015,
+          capMaterial: 'foam-sheet',
+          web: 0.0001,
+          webMaterial: 'foam-sheet',
         },
         chordPlace: 0.28,
         requiredLoadFactor: 3,
         requiredNegative: 1.5,
         safetyFactor: 1.5,
       },
-      flight: { ...base.design.flight, turnBank: 15 * DEG, marginMin: 0.04, marginMax: 0.12 },
+      flight: { ...base.design.flight, turnBank: 40 * DEG, marginMin: 0.04, marginMax: 0.12 },
       basis: {},
     },
     calibration: priorCalibration(),
@@ -245,9 +251,15 @@ export function waferProject(): ProjectFile {
   return structuredClone({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
-    project: { name: 'Reedbank warm-up', aircraft: 'Wafer' },
+    project: { name: 'There and back', aircraft: 'Wafer' },
     versions: [
-      { key: 'v1', name: 'Wafer 1', parent: null, reason: 'First folding.', document: waferDocument() },
+      {
+        key: 'v1',
+        name: 'Wafer 1',
+        parent: null,
+        reason: 'First cut from the board.',
+        document: waferDocument(),
+      },
     ],
     airframes: [],
     tests: [],

@@ -19,7 +19,7 @@ describe('who names it', () => {
   });
   it('an item by the states that move it or leave it behind', () => {
     expect(usesOf(gnatDocument(), 'items', 'rubber')).toEqual(['the state “Without rubber”']);
-    expect(usesOf(waferDocument(), 'items', 'clip').join()).toMatch(/the state “/);
+    expect(usesOf(waferDocument(), 'items', 'clay').join()).toMatch(/the state “/);
     expect(usesOf(doc, 'items', 'receiver')).toEqual([]);
   });
   it('a surface by the lines that are made of it, a section by the surfaces that wear it', () => {

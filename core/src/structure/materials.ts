@@ -117,6 +117,17 @@ export const MATERIALS: readonly Material[] = [
     source: 'typical of published coupon tests (from memory); loses strength above 50 °C',
   },
   {
+    id: 'foam-sheet',
+    name: 'Extruded polystyrene sheet, foam',
+    modulus: 12e6,
+    tension: 0.6e6,
+    compression: 0.3e6,
+    shear: 0.2e6,
+    density: 40,
+    knockdown: 0.6,
+    source: 'typical of makers’ sheets for 3 to 6 mm board (from memory)',
+  },
+  {
     id: 'card',
     name: 'Folded card, along the grain',
     modulus: 4e9,

@@ -19,7 +19,8 @@ export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   if (r.turnsLeft !== null && r.launchTurns !== null && r.launchTurns > r.turnsLeft) {
     add('turnsLeft', r.turnsLeft, Math.max(5, 0.02 * r.launchTurns), 'counted back on the winder');
   }
-  if (r.height !== null) add('peakHeight', r.height, Math.max(0.3, 0.06 * r.height), 'against the rafters');
+  if (r.height !== null)
+    add('peakHeight', r.height, Math.max(0.3, 0.06 * r.height), 'by eye, against what is known');
   if (r.launchTorque !== null)
     out.push({
       quantity: 'launchTorque',

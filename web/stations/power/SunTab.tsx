@@ -7,6 +7,7 @@ import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { LoadingPicker } from '../../parts/LoadingPicker';
 import { DocField, IntField } from '../../parts/QuantityField';
+import { planformOf } from '@skiametra/core/surface';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const S = 'document.design.power.solar';
@@ -35,12 +36,15 @@ export function SunTab({ report }: { report: PowerReport }) {
   const solar = useWorkspace((w) => w.content.document.design.power.solar);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
+  const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
+  const wing = planformOf(surfaces.find((s) => s.role === 'wing')!);
   if (!solar || !report.solar)
     return (
       <div className="stack">
         <p style={{ maxWidth: 560 }}>
-          No cells on the wing. A cell of 5 W is about 155 mm square; forty of them make 200 W at noon and
-          need about a square metre.
+          No cells on the wing. The wing has {formatQuantity(wing.area, 'area', units)}; covered in cells of{' '}
+          {formatQuantity(USUAL.cell.efficiency, 'percent', units)} it would give{' '}
+          {formatQuantity(1000 * USUAL.cell.efficiency * wing.area, 'power', units)} under a high sun.
         </p>
         <div>
           <Button variant="light" onClick={() => edit({ type: 'set', path: S, value: USUAL })}>

@@ -164,7 +164,9 @@ export function SectionEditor({
     setShape(
       { kind: 'points', points: r.points },
       r.name,
-      `opened from ${r.form === 'selig' ? 'Selig' : 'Lednicer'} coordinates`,
+      r.form === 'selig'
+        ? 'opened from points in one round, trailing edge to trailing edge'
+        : 'opened from points of two faces, each nose to trailing edge',
     );
   };
   const openFile = (f: File | null) => {
