@@ -1,5 +1,5 @@
 'use client';
-import { entryOf, scoreLoadings, type Ledger } from '@skiametra/core/assess';
+import { entryOf, scoreRange, type Ledger } from '@skiametra/core/assess';
 import { formatNumber } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
@@ -23,8 +23,7 @@ export function Score() {
   const best = design.loadings.find((l) => l.id === named);
   const bound = brief.missions.length > 0 && brief.missions.every((m) => m.loading !== 'each');
   const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
-  const range = (which: 'low' | 'high') => scoreLoadings(brief, design, values, { rivals: which }).values;
-  const [low, high] = brief.rivals.length ? [range('low'), range('high')] : [null, null];
+  const range = best && brief.rivals.length > 0 ? scoreRange(brief, design, values, best.id) : null;
   const blocked = sweep.filter((l) =>
     ledger.entries.some(
       (e) =>
@@ -67,11 +66,10 @@ export function Score() {
             )}
           </p>
         )}
-        {low && high && best && (
+        {range && (
           <p className="dim" style={{ margin: 0 }}>
-            With the best of the field at its low and high figures this loading scores{' '}
-            {formatNumber(Math.min(low[`score@${best.id}`], high[`score@${best.id}`]), 4)} to{' '}
-            {formatNumber(Math.max(low[`score@${best.id}`], high[`score@${best.id}`]), 4)}.
+            While the field does between its low and its high figures this state scores{' '}
+            {formatNumber(range[0], 4)} to {formatNumber(range[1], 4)}.
           </p>
         )}
       </div>
@@ -138,7 +136,7 @@ export function Score() {
                     </td>
                     {brief.missions.map((m) => (
                       <td key={m.id} className="num">
-                        {formatNumber(value(ledger, `points-${m.id}`, l.id), 4)}
+                        {formatNumber(value(ledger, `points-${m.id}`, l.id), 3)}
                       </td>
                     ))}
                     <td className="num">

@@ -12,7 +12,7 @@ export { entryOf, curveOf, keyOf } from './ledger';
 export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';
-export { formulaNames, scoreLoadings } from './scoring';
+export { formulaNames, scoreLoadings, scoreRange } from './scoring';
 export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
 export { layoutReport } from './layoutReport';

@@ -69,9 +69,34 @@ export function heldSteps(brief: Brief, design: Design, v: Values, missions: Com
   };
 }
 
+/** One figure of every range of the field, or figures by name. */
+export type Rivals = 'low' | 'likely' | 'high' | Readonly<Record<string, number>>;
+
+/** Ranges of the field that are tried in every combination; more of them one by one. */
+const COMBINED = 6;
+
+/** Figures of the field to try: each at its low and high, beside one another where they are few. */
+function fieldFigures(brief: Brief): Record<string, number>[] {
+  const ends = brief.rivals.map((r) => [r.low, r.likely, r.high].map((v) => ({ [r.name]: v })));
+  if (ends.length > COMBINED) return ends.flat();
+  return ends.reduce<Record<string, number>[]>(
+    (all, one) => all.flatMap((a) => one.map((b) => ({ ...a, ...b }))),
+    [{}],
+  );
+}
+
+/** Least and most that a state scores while the field does between its low and its high figures. */
+export function scoreRange(brief: Brief, design: Design, v: Values, state: string): [number, number] {
+  const missions = compileMissions(brief);
+  const scores = fieldFigures(brief).map(
+    (rivals) => scoreLoadings(brief, design, v, { rivals, missions }).values[`score@${state}`],
+  );
+  return [Math.min(...scores), Math.max(...scores)];
+}
+
 /**
  * Points per mission and loading and the total. A loading that cannot be flown scores nothing on its free missions.
- * @param options.rivals which figure of each rival range; likely where left out
+ * @param options.rivals which figure of each range of the field, or figures by name; likely where left out
  * @param options.missions formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
  */
@@ -79,11 +104,12 @@ export function scoreLoadings(
   brief: Brief,
   design: Design,
   v: Values,
-  options: { rivals?: 'low' | 'likely' | 'high'; held?: HeldSteps; missions?: CompiledMission[] } = {},
+  options: { rivals?: Rivals; held?: HeldSteps; missions?: CompiledMission[] } = {},
 ): ScoreResult {
   const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
-  for (const r of brief.rivals) fixed[r.name] = r[rivals];
+  for (const r of brief.rivals)
+    fixed[r.name] = typeof rivals === 'string' ? r[rivals] : (rivals[r.name] ?? r.likely);
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
   for (const { m, f } of missions)
     if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);

@@ -16,7 +16,7 @@ import {
 import { loadedState } from '../mass';
 import { stopLine } from '../trial';
 import { claimQuestions } from './claims';
-import { assess, entryOf, type Ledger, type StepCache } from './index';
+import { assess, entryOf, scoreRange, type Ledger, type StepCache } from './index';
 
 const cache: StepCache = new Map();
 const run = (d: DesignDocument) => assess(d.brief, d.design, d.calibration, cache);
@@ -231,5 +231,21 @@ describe('the best state', () => {
     expect(entryOf(l, 'bestScore', 'all')!.names).toBeUndefined();
     expect(entryOf(l, 'bestCount', 'all')).toBeUndefined();
     expect(entryOf(l, 'bestScore', 'all')!.value).toBe(at(l, 'score', 'tubes-8'));
+  });
+  it('law: what it scores lies within what it scores over the range of the field', () => {
+    const doc = bitternDocument(),
+      l = run(doc);
+    const values = Object.fromEntries(l.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
+    for (const { id } of doc.design.loadings) {
+      const [low, high] = scoreRange(doc.brief, doc.design, values, id);
+      expect(low).toBeLessThanOrEqual(at(l, 'score', id)! + 1e-9);
+      expect(high).toBeGreaterThanOrEqual(at(l, 'score', id)! - 1e-9);
+    }
+    const fixed = {
+      ...doc.brief,
+      rivals: doc.brief.rivals.map((r) => ({ ...r, low: r.likely, high: r.likely })),
+    };
+    const [low, high] = scoreRange(fixed, doc.design, values, 'tubes-8');
+    expect(high).toBe(low);
   });
 });

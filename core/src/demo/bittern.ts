@@ -107,25 +107,25 @@ const brief: Brief = {
   missions: [
     {
       id: 'proving',
-      name: 'Proving crossing, empty, out and back',
+      name: 'Proving crossing',
       formula: '60 * min(1, parCrossing / timedTime)',
       loading: 'ferry',
     },
     {
       id: 'relay',
-      name: 'Tubes brought, worth less the longer they wait in the sun',
+      name: 'Tubes, fresh',
       formula: 'payloadCount * laps * (2 - 12 * lapTime / window)',
       loading: 'each',
     },
     {
       id: 'energy',
-      name: 'Energy over the allowance',
+      name: 'Over the allowance',
       formula: '-150 * max(0, 0.6 - energyLeft)',
       loading: 'each',
     },
     {
       id: 'rank',
-      name: 'Bonus of the first, by the chance against last year’s best',
+      name: 'Rank bonus',
       formula: 'min(payloadCount, 1) * 40 / (1 + exp(8 * (1 - payloadCount * laps / firstTubes)))',
       loading: 'each',
     },

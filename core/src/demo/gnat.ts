@@ -106,7 +106,7 @@ export function gnatDocument(): DesignDocument {
       missions: [
         {
           id: 'past',
-          name: 'Metres past the pole, circling down the drift',
+          name: 'Metres past the pole',
           formula: 'max(0, drift * flightTime - 70)',
           loading: 'each',
         },

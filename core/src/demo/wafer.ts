@@ -69,7 +69,7 @@ export function waferDocument(): DesignDocument {
       missions: [
         {
           id: 'return',
-          name: 'Back to the feet: 30 less the metres off after a full turn',
+          name: 'Back to the feet',
           formula: '30 - abs(0.76 * glideSpeed^2 - 1.5 * glideRatio)',
           loading: 'each',
         },
