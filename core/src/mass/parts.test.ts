@@ -137,6 +137,46 @@ describe('what is aboard', () => {
   });
 });
 
+describe('what parts weigh in the trade (from memory, common practice)', () => {
+  const weigh = (power: Partial<Design['power']>, kind: (typeof PART_KINDS)[number], of?: string) =>
+    1000 * partMass({ ...design, power: { ...design.power, ...power } }, { kind, ...(of ? { of } : {}) })!;
+  it.each([
+    ['a 40 A controller', () => weigh({ esc: { resistance: 0.005, maxCurrent: 40 } }, 'controller'), 32, 48],
+    [
+      'half a metre of AWG 16 there and back',
+      () => weigh({ wire: { length: 0.5, area: 1.31e-6 } }, 'wire'),
+      13,
+      21,
+    ],
+    [
+      'a 3S 2200 mAh pack',
+      () => weigh({ battery: { ...design.power.battery, series: 3, parallel: 1, capacity: 7920 } }, 'pack'),
+      150,
+      210,
+    ],
+    [
+      'a 35 A outrunner',
+      () => weigh({ motor: { ...design.power.motor, maxCurrent: 35, mass: undefined } }, 'motor'),
+      110,
+      180,
+    ],
+    [
+      'an 11 by 7 propeller',
+      () => weigh({ propeller: { ...design.power.propeller, diameter: 0.2794, pitch: 0.1778 } }, 'propeller'),
+      14,
+      34,
+    ],
+  ] as const)('%s', (_what, grams, least, most) => {
+    expect(grams()).toBeGreaterThan(least);
+    expect(grams()).toBeLessThan(most);
+  });
+  it('a motor that says what it weighs weighs that', () =>
+    expect(weigh({ motor: { ...design.power.motor, mass: 0.1 } }, 'motor')).toBeCloseTo(100, 9));
+  it('a part without a model is a mass like any other', () => {
+    for (const kind of ['servo', 'gear', 'fan'] as const) expect(partMass(design, { kind })).toBeNull();
+  });
+});
+
 describe('linking', () => {
   it.each([
     ['Bittern', bitternDocument],
