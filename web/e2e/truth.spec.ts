@@ -43,6 +43,17 @@ test('another spar, six cells and no motor are weighed', async ({ page }) => {
   await saved(page);
 });
 
+test('what is typed and not left yet outlives a reload', async ({ page }) => {
+  const base = await newProject(page, 'Half typed', 'plain');
+  await page.goto(`${base}/structure`);
+  await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
+  await page.getByLabel('Outer diameter').fill('14.5');
+  // no Enter, no Tab: the page goes
+  await page.reload();
+  await expect(page.getByLabel('Outer diameter')).toHaveValue('14.5', { timeout: 20_000 });
+  await saved(page);
+});
+
 test('a state that others name is taken away with them, and comes back in one step', async ({ page }) => {
   const base = await newProject(page, 'States', 'bittern');
   await page.goto(`${base}/balance`);

@@ -15,6 +15,7 @@ import {
 } from '@skiametra/core/units';
 import { BASES, type Basis } from '@skiametra/core/design';
 import { CommaQuestion, knownComma, rememberComma } from './CommaQuestion';
+import { useCommitOnLeave } from './useCommitOnLeave';
 import { useWorkspace } from './workspace/useWorkspace';
 import { getPath } from '@skiametra/core/design';
 
@@ -71,6 +72,7 @@ export function QuantityField({
     setError(inUnits(refused));
     if (!refused) setText(null);
   };
+  useCommitOnLeave(text !== null, commit);
   const answer = (comma: Comma) => {
     rememberComma(person, comma);
     if (text !== null) take(parseQuantity(text, kind, system, comma));
@@ -262,6 +264,7 @@ export function TextCell({
     setError(refused);
     if (!refused) setText(null);
   };
+  useCommitOnLeave(text !== null, commit);
   const props = {
     'aria-label': label,
     value: text ?? value,

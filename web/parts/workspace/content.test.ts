@@ -32,6 +32,34 @@ describe('edits', () => {
         .loadings,
     ).toEqual(a.document.design.loadings);
   });
+  it('body stations typed tail-first are put in order (they stayed red though they were right)', () => {
+    const c = content();
+    const xs = (k: Content) => k.document.design.body.map((b) => b.x);
+    const last = xs(c).length - 1;
+    // the first line typed as the farthest aft
+    const a = ok(reduceContent(c, { type: 'set', path: 'document.design.body.0.x', value: 1.5 }));
+    expect(xs(a)).toEqual([...xs(c).slice(1), 1.5]);
+    expect(a.document.design.body[last].width).toBe(c.document.design.body[0].width);
+    const reversed = [...c.document.design.body].reverse();
+    const b = ok(reduceContent(c, { type: 'set', path: 'document.design.body', value: reversed }));
+    expect(b.document.design.body).toEqual(c.document.design.body);
+    expect(
+      reduceContent(c, { type: 'set', path: 'document.design.body.0.x', value: xs(c)[1] }),
+    ).toMatchObject({
+      status: 'refused',
+      message: expect.stringMatching(/aft from the nose/),
+    });
+  });
+  it('stations of a surface typed from the tip are put in order, and what is in order is not touched', () => {
+    const c = content(),
+      at = c.document.design.surfaces.findIndex((s) => s.id === 'tail');
+    const path = `document.design.surfaces.${at}.stations`;
+    const stations = c.document.design.surfaces[at].stations;
+    const a = ok(reduceContent(c, { type: 'set', path, value: [...stations].reverse() }));
+    expect(a.document.design.surfaces[at].stations).toEqual(stations);
+    const b = ok(reduceContent(c, { type: 'set', path: 'document.brief.site.wind', value: 3 }));
+    expect(b.document.design).toBe(c.document.design);
+  });
   it('several changes are one step', () => {
     const r = ok(
       reduceContent(content(), {

@@ -59,9 +59,35 @@ function changed(content: Content, edit: Edit): Content {
   }
 }
 
+const rising = (list: readonly Record<string, unknown>[], key: string) =>
+  list.every((e, i) => i === 0 || Number(e[key]) >= Number(list[i - 1][key]));
+
+/** A list of stations in the order of the drawing, whichever end was typed first; the same list where it is in order. */
+function sorted<T extends object>(list: readonly T[], key: keyof T & string): T[] {
+  const rows = list as unknown as Record<string, unknown>[];
+  if (!Array.isArray(list) || rising(rows, key)) return list as T[];
+  return [...list].sort((a, b) => Number(a[key]) - Number(b[key]));
+}
+
+/** Stations of body, pods and surfaces put in order: entered tail-first they are as right as nose-first. */
+function inOrder(content: Content): Content {
+  const design = content.document?.design;
+  // what is not of the expected form is left to the schema to refuse
+  if (!Array.isArray(design?.body) || !Array.isArray(design.surfaces)) return content;
+  const body = sorted(design.body, 'x'),
+    surfaces = design.surfaces.map((s) => {
+      if (!Array.isArray(s?.stations)) return s;
+      const stations = sorted(s.stations, 'y');
+      return stations === s.stations ? s : { ...s, stations };
+    });
+  const same = body === design.body && surfaces.every((s, i) => s === design.surfaces[i]);
+  if (same) return content;
+  return { ...content, document: { ...content.document, design: { ...design, body, surfaces } } };
+}
+
 /** Applies an edit; the result is checked against the schema and for broken references. */
 export function reduceContent(content: Content, edit: Edit): EditResult {
-  const next = changed(content, edit);
+  const next = inOrder(changed(content, edit));
   if (next.document !== content.document) {
     const parsed = documentSchema.safeParse(next.document);
     if (!parsed.success) return { status: 'refused', message: plainSentence(sentenceOf(parsed.error)) };

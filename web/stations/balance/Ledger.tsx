@@ -3,9 +3,10 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
-import { BASES, type Item } from '@skiametra/core/design';
+import { BASES, type Design, type Item } from '@skiametra/core/design';
 import { IsPart } from './IsPart';
 import {
+  aboard,
   cgFromScales,
   loadedState,
   partMass,
@@ -92,7 +93,7 @@ export function MassLedger() {
     );
   };
   const plan = loadedState(design, { count: 0 }, 'plan', 1).mass,
-    best = loadedState(design, { count: 0 }, 'best', 1).mass;
+    weighedNow = weighedSum(design);
   return (
     <section className="block">
       <h2>
@@ -222,13 +223,15 @@ export function MassLedger() {
         footer={
           <tr className="sum">
             <td>Empty</td>
-            {more && <td />}
+            {more && <td colSpan={2} />}
             <td className="num">{formatValue(plan, 'mass', units)}</td>
             {more && <td />}
             <td />
-            <td className="num">{formatValue(best, 'mass', units)}</td>
+            <td className="num">
+              {weighedNow.count > 0 ? formatValue(weighedNow.mass, 'mass', units) : '–'}
+            </td>
             <td className="num" colSpan={more ? 6 : 3}>
-              {plan > 0 ? `${best >= plan ? '+' : '−'}${Math.abs(100 * (best / plan - 1)).toFixed(1)} %` : ''}
+              {weighedSentence(weighedNow)}
             </td>
           </tr>
         }
@@ -437,6 +440,25 @@ function ScaleReadings({ index }: { index: number }) {
       )}
     </div>
   );
+}
+
+/** What is weighed, summed, beside what was planned for those lines alone. */
+function weighedSum(design: Design): { count: number; of: number; mass: number; planned: number } {
+  const done = design.items.filter((i) => i.weighed !== null && aboard(design, i));
+  return {
+    count: done.length,
+    of: design.items.length,
+    mass: done.reduce((s, i) => s + i.weighed!, 0),
+    planned: done.reduce((s, i) => s + plannedItem(i, design).mass, 0),
+  };
+}
+
+/** How far what was weighed is off its plan; nothing is claimed of what was not. */
+function weighedSentence({ count, of, mass, planned }: ReturnType<typeof weighedSum>): string {
+  if (count === 0) return 'none yet';
+  const off = planned > 0 ? 100 * (mass / planned - 1) : 0;
+  const lines = count < of ? `${count} of ${of}: ` : '';
+  return planned > 0 ? `${lines}${off >= 0 ? '+' : '−'}${Math.abs(off).toFixed(1)} %` : lines;
 }
 
 /** Where a calculated mass comes from, for whoever points at it. */
