@@ -12,7 +12,7 @@ const INCH = 0.0254;
 
 const brief: Brief = {
   purpose:
-    'Bring sealed water-sample tubes over a flooded marsh in heats of eight minutes. A tube is worth less for every minute between fetching and handing over; energy over the allowance costs; the first three of the field get a bonus; one empty crossing out and back is held against the organisers’ par. Off a 20 m boardwalk and back onto it.',
+    'Bring sealed water-sample tubes over a flooded marsh in heats of eight minutes. A tube is worth less for every minute between fetching and handing over; energy over the allowance costs; a bonus goes by rank; one empty crossing out and back is held against the organisers’ par. Off a 20 m boardwalk and back onto it.',
   site: {
     elevation: 4,
     temperature: 288.15,

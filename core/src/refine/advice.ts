@@ -142,27 +142,10 @@ export function adviseNext(
   notes: readonly { loading: string; handling: readonly Handling[]; test: string }[],
 ): Advice[] {
   const out: Advice[] = [];
-  for (const n of notes) {
-    for (const h of n.handling) {
-      const step = MARGIN_STEP[h];
-      if (step === undefined || !doc.design.loadings.some((l) => l.id === n.loading)) continue;
-      const cg = entryOf(ledger, 'cgX', n.loading)!.value;
-      out.push({
-        ...balanceAdvice(
-          doc.design,
-          ledger,
-          n.loading,
-          step,
-          `“${h}” in ${n.test}, CG at ${(cg * 1000).toFixed(0)} mm`,
-        ),
-        id: `balance-${out.length}`,
-      });
-    }
-    if (n.handling.includes('tip-stall'))
-      out.push({ id: `tip-${out.length}`, because: `“tip-stall” in ${n.test}`, ...washout(doc.design) });
+  for (const n of notes)
     for (const h of n.handling)
-      if (h !== 'as expected') out.push({ ...causeOf(doc.design, ledger, h, n), id: `cause-${out.length}` });
-  }
+      if (h !== 'as expected')
+        out.push({ ...noteAdvice(doc.design, ledger, h, n), id: `note-${out.length}` });
   const findings = ledger.findings.filter((f) => f.station === 'balance' && f.fix);
   if (!out.some((a) => a.fix?.changes.some((c) => c.path.startsWith('items.'))))
     findings.forEach((f, i) =>
@@ -171,6 +154,28 @@ export function adviseNext(
   const spar = sparAdvice(doc, ledger);
   if (spar) out.push(spar);
   return out;
+}
+
+/** What one note asks for: the change of its own where it has one, and in any case its first cause and the test that tells it. */
+function noteAdvice(
+  design: Design,
+  ledger: Ledger,
+  note: Exclude<Handling, 'as expected'>,
+  from: { loading: string; test: string },
+): Omit<Advice, 'id'> {
+  const cause = causeOf(design, ledger, note, from),
+    step = MARGIN_STEP[note],
+    known = design.loadings.some((l) => l.id === from.loading);
+  const tell = `To tell: ${SYMPTOMS[note].test}`;
+  if (step !== undefined && known) {
+    const cg = entryOf(ledger, 'cgX', from.loading)!.value;
+    const because = `${cause.because}, CG at ${(cg * 1000).toFixed(0)} mm`;
+    const own = balanceAdvice(design, ledger, from.loading, step, because);
+    return { ...own, sentence: `${own.sentence} ${tell}` };
+  }
+  if (note !== 'tip-stall') return cause;
+  const own = washout(design);
+  return { ...own, because: cause.because, sentence: `${own.sentence} ${tell}` };
 }
 
 /** First cause and separating test of a note; its change only where no other advice of the note makes one. */

@@ -117,7 +117,7 @@ describe('advice', () => {
   });
   it('nose-heavy goes the other way, tip-stall asks for washout', () => {
     expect(advise(['nose-heavy'])[0].sentence).toMatch(/aft/);
-    const tip = advise(['tip-stall']).find((a) => a.id.startsWith('tip'))!;
+    const tip = advise(['tip-stall']).find((a) => a.because.includes('tip-stall'))!;
     expect(applyFix(doc.design, tip.fix!).surfaces[0].stations[2].twist).toBeLessThan(
       doc.design.surfaces[0].stations[2].twist,
     );
