@@ -46,8 +46,18 @@ async function watch(page: Page): Promise<() => Promise<string[]>> {
   return () => page.evaluate(() => [...(window as unknown as { seen: Set<string> }).seen]);
 }
 
+/** Views of a station; a switch that changes the aircraft is none. */
+const barOf = (page: Page) =>
+  page
+    .locator(
+      ['Balance view', 'Part of the Power station', 'Page', 'View']
+        .map((l) => `main [aria-label="${l}"]`)
+        .join(', '),
+    )
+    .first();
+
 async function tabs(page: Page): Promise<string[]> {
-  const bar = page.locator('main .mantine-SegmentedControl-root').first();
+  const bar = barOf(page);
   if ((await bar.count()) === 0) return [];
   return (await bar.locator('label').allInnerTexts()).map((t) => t.trim()).filter(Boolean);
 }
@@ -68,12 +78,8 @@ for (const demo of DEMOS)
       await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
       await expect(page.locator('main h2').first()).toBeVisible({ timeout: 30_000 });
       for (const tab of await tabs(page)) {
-        await page
-          .locator('main .mantine-SegmentedControl-root')
-          .first()
-          .getByText(tab, { exact: true })
-          .click();
-        await page.waitForTimeout(250);
+        await barOf(page).getByText(tab, { exact: true }).click();
+        await page.waitForTimeout(150);
       }
       expect(await wrong(), s).toEqual([]);
       expect(problems, s).toEqual([]);
