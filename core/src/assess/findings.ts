@@ -228,7 +228,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
       ? {
           label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`,
           changes: [
-            { path: `items.${item.id}.planned`, value: { kind: 'mass', mass } },
+            { path: `items.${item.id}.planned`, value: { kind: 'part', factor: 1 } },
             { path: `items.${item.id}.weighed`, value: null },
           ],
         }
