@@ -1,6 +1,6 @@
 /** `skia surfaces` and `skia balance`: lift, stall, stability, modes, limits and the solver's proposal as JSON. */
 import { assess, layoutReport, entryOf, type LayoutReport, type StepCache } from '@skiametra/core/assess';
-import type { DesignDocument } from '@skiametra/core/design';
+import { hovers, type DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
 import { UsageError } from './usage';
 
@@ -33,7 +33,7 @@ export function surfacesCommand(
   const cache: StepCache = new Map();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
-  const state = loading ?? (doc.design.loadings.find((l) => !l.hover) ?? doc.design.loadings[0]).id;
+  const state = loading ?? (doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0]).id;
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, state, cache, { speed });
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
@@ -116,7 +116,7 @@ export function balanceCommand(doc: DesignDocument): object {
     forward: entryOf(ledger, 'cgForward', 'all')!.value,
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
   };
-  const first = doc.design.loadings.find((l) => !l.hover) ?? doc.design.loadings[0];
+  const first = doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0];
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first.id, cache);
   return {
     loadings: doc.design.loadings.map((l) => {
@@ -129,7 +129,7 @@ export function balanceCommand(doc: DesignDocument): object {
         sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) },
         inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) },
         staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null,
-        hover: l.hover ?? false,
+        hover: hovers(l),
       };
     }),
     spread: (() => {

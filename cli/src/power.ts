@@ -1,7 +1,7 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
 import { airAt, G0 } from '@skiametra/core/air';
 import { assess, liftDrive, powerReport, type StepCache } from '@skiametra/core/assess';
-import { factorsOf, type DesignDocument } from '@skiametra/core/design';
+import { hovers, factorsOf, type DesignDocument } from '@skiametra/core/design';
 import {
   bladeLoad,
   bladeSetOf,
@@ -133,7 +133,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
     still: object[] = [];
   const cache: StepCache = new Map(),
     ledger = assess(brief, design, doc.calibration, cache);
-  const state = loading ?? (design.loadings.find((l) => !l.hover) ?? design.loadings[0]).id,
+  const state = loading ?? (design.loadings.find((l) => !hovers(l)) ?? design.loadings[0]).id,
     mass = ledger.entries.find((e) => e.id === 'mass' && e.state === state)?.value ?? NaN;
   const add = (name: string, d: Drive, esc: number) => {
     list.push(...propulsors(name, d, operate(d, throttle, speed, soc), speed, { ...common, esc }, soc));

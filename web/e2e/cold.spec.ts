@@ -1,21 +1,10 @@
 /**
- * Every station and tab of every demo on a cold browser, watched from the first paint until it settles: nothing false at any
- * moment.
+ * Every station and tab of every demo and of a new project on a cold browser, watched from the first paint until it settles:
+ * nothing false at any moment.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { STATIONS, newProject, saved } from './helpers';
 
-const STATIONS = [
-  'brief',
-  'shape',
-  'sections',
-  'balance',
-  'power',
-  'structure',
-  'flight',
-  'score',
-  'test',
-  'refine',
-];
 const DEMOS = [/Bittern/, /Crane/, /Wafer/, /Gnat/];
 /** Words that are no words, and sentences that may not stand before there is a ledger. */
 const WRONG = /\bNaN\b|\bundefined\b|\bInfinity\b|\[object|\bnull\b/;
@@ -62,26 +51,40 @@ async function tabs(page: Page): Promise<string[]> {
   return (await bar.locator('label').allInnerTexts()).map((t) => t.trim()).filter(Boolean);
 }
 
+/** Opens every station by its address and every view of it, and looks on until it settles. */
+async function walkCold(page: Page, address: (station: string) => string): Promise<void> {
+  const problems: string[] = [];
+  page.on('pageerror', (e) => problems.push(e.message));
+  page.on('console', (m) => {
+    if (m.type() === 'error') problems.push(m.text());
+  });
+  const wrong = await watch(page);
+  for (const s of STATIONS) {
+    await page.goto(address(s));
+    await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
+    await expect(page.locator('main h2').first()).toBeVisible({ timeout: 30_000 });
+    for (const tab of await tabs(page)) {
+      await barOf(page).getByText(tab, { exact: true }).click();
+      await page.waitForTimeout(150);
+    }
+    expect(await wrong(), s).toEqual([]);
+    expect(problems, s).toEqual([]);
+  }
+}
+
 for (const demo of DEMOS)
   test(`${demo.source}: every station and tab, from the first paint on`, async ({ page }) => {
     test.setTimeout(240_000);
-    const problems: string[] = [];
-    page.on('pageerror', (e) => problems.push(e.message));
-    page.on('console', (m) => {
-      if (m.type() === 'error') problems.push(m.text());
-    });
-    const wrong = await watch(page);
     await page.goto('/');
     const home = await page.getByRole('link', { name: demo }).first().getAttribute('href');
-    for (const s of STATIONS) {
-      await page.goto(home!.replace(/[a-z]+$/, s));
-      await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
-      await expect(page.locator('main h2').first()).toBeVisible({ timeout: 30_000 });
-      for (const tab of await tabs(page)) {
-        await barOf(page).getByText(tab, { exact: true }).click();
-        await page.waitForTimeout(150);
-      }
-      expect(await wrong(), s).toEqual([]);
-      expect(problems, s).toEqual([]);
-    }
+    await walkCold(page, (s) => home!.replace(/[a-z]+$/, s));
   });
+
+test('a new project: every station and tab, from the first paint on', async ({ page, browser, baseURL }) => {
+  test.setTimeout(240_000);
+  const base = await newProject(page, 'Cold', 'plain');
+  await saved(page);
+  const cold = await browser.newContext({ baseURL: baseURL!, viewport: { width: 1280, height: 800 } });
+  await walkCold(await cold.newPage(), (s) => `${base}/${s}`);
+  await cold.close();
+});

@@ -1,5 +1,18 @@
 import { expect, type Page } from '@playwright/test';
 
+export const STATIONS = [
+  'brief',
+  'shape',
+  'sections',
+  'balance',
+  'power',
+  'structure',
+  'flight',
+  'score',
+  'test',
+  'refine',
+];
+
 export const strip = (page: Page, key: string) => page.locator(`[data-watch="${key}"] .value`);
 
 /** The number in a strip cell; NaN while it is being computed. */

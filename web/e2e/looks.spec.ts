@@ -1,18 +1,6 @@
 /** Every station draws without errors, in both schemes, and nothing runs off a narrow page. */
 import { expect, test } from '@playwright/test';
-
-const STATIONS = [
-  'brief',
-  'shape',
-  'sections',
-  'balance',
-  'power',
-  'structure',
-  'flight',
-  'score',
-  'test',
-  'refine',
-];
+import { STATIONS } from './helpers';
 
 test('every station, wide and narrow, light and dark', async ({ page }) => {
   test.setTimeout(180_000);

@@ -2,7 +2,14 @@
 import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf, type Ledger } from '@skiametra/core/assess';
-import { HANDLING, type Brief, type Design, type Handling, type TestBody } from '@skiametra/core/design';
+import {
+  emptyRecord,
+  HANDLING,
+  type Brief,
+  type Design,
+  type Handling,
+  type TestBody,
+} from '@skiametra/core/design';
 import {
   preflightFor,
   SIMULATED_LOG,
@@ -38,23 +45,9 @@ const emptyBody = (design: Design, loading: string, temperature: number): TestBo
     design.loadings.find((l) => l.id === loading),
   ).map((c) => ({ ...c, done: false })),
   signedBy: '',
-  record: {
-    flown: false,
-    date: '',
+  record: emptyRecord({
     temperature,
-    wind: 0,
-    cgX: null,
-    mass: null,
-    chargeBefore: null,
-    chargeAfter: null,
-    duration: null,
-    laps: [],
-    groundRun: null,
-    stallSpeed: null,
-    handling: [],
-    notes: '',
-    damage: '',
-  },
+  }),
   log: null,
   measurements: [],
 });

@@ -1,5 +1,5 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
-import { hovers, type Brief, type Design } from '../design';
+import { WANTED_LIFT, withoutRotors, LEAST_LIFT, hovers, type Brief, type Design } from '../design';
 import { changesOf, solveBalance, isFitted } from '../mass';
 import {
   joinPacks,
@@ -188,6 +188,26 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
   }
 }
 
+function liftFindings(design: Design, ledger: Ledger, add: Add): void {
+  for (const s of withoutRotors(design))
+    add(
+      'balance',
+      'ask',
+      s.id,
+      `${s.name} ${s.way} on rotors, and none are described: another way, or the lift motors?`,
+    );
+  for (const l of design.loadings) {
+    const m = entryOf(ledger, 'hoverMargin', l.id);
+    if (m && m.state === l.id && m.value < WANTED_LIFT)
+      add(
+        'power',
+        m.value < LEAST_LIFT ? 'stop' : 'look',
+        l.id,
+        `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; ${LEAST_LIFT} is the least, ${WANTED_LIFT} is wanted.`,
+      );
+  }
+}
+
 /** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
 function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
   const { second, battery, supply, rubber } = design.power;
@@ -210,16 +230,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
         add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
     for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.sentence);
   }
-  for (const l of design.loadings) {
-    const m = entryOf(ledger, 'hoverMargin', l.id);
-    if (m && m.state === l.id && m.value < 2)
-      add(
-        'power',
-        m.value < 1.5 ? 'stop' : 'look',
-        l.id,
-        `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; 1.5 is the least, 2 is wanted.`,
-      );
-  }
+  liftFindings(design, ledger, add);
   if (rubber) {
     const item = rubberItem(design),
       mass = rubberMotor(rubber).mass,

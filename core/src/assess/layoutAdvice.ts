@@ -3,7 +3,7 @@
  * and what growth in mass breaks. Longer jobs, run when asked.
  */
 import { G0 } from '../air';
-import { FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
+import { hovers, FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
 import { growthOf, loadedState, type Growth } from '../mass';
 import { AILERON_RESERVE, leastWashout, stripSections, tipSections, type StallRemedy } from '../surface';
@@ -63,7 +63,9 @@ export function layoutAdvice(
     prep.coupled.at.map((i, n) => [prep.lattice.strips[i].section, task.sections.zero[n]]),
   );
   const known = new Map([...prep.polars].filter(([id]) => zero.has(id)));
-  const flying = design.loadings.filter((l) => !l.hover).map((l) => loadedState(design, l, 'best', growth).x);
+  const flying = design.loadings
+    .filter((l) => !hovers(l))
+    .map((l) => loadedState(design, l, 'best', growth).x);
   const aft = Math.max(...(flying.length > 0 ? flying : [state.x]));
   const margin =
     0.5 * (design.flight.marginMin + Math.min(design.flight.marginMax, design.flight.marginMin + 0.08));

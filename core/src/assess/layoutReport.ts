@@ -4,7 +4,15 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
-import { FACTOR_IDS, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
+import {
+  hovers,
+  FACTOR_IDS,
+  type Brief,
+  type Calibration,
+  type Design,
+  type Factors,
+  type Loading,
+} from '../design';
 import {
   dragAt,
   dimensional,
@@ -156,8 +164,8 @@ function stateRows(design: Design, ledger: Ledger, growth: number): StateRow[] {
       margin: at('staticMargin', l.id),
       yaw: at('yawStiffness', l.id),
       extraDrag: (l.addedDrag ?? 0) + (l.towed?.dragArea ?? 0),
-      hover: l.hover ?? false,
-      inside: l.hover === true || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
+      hover: hovers(l),
+      inside: hovers(l) || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
     };
   });
 }

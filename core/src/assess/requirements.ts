@@ -1,5 +1,5 @@
 /** Requirements held against the ledger: met, missed, or unproven while the uncertainty straddles the limit. */
-import type { Brief, Design, Requirement } from '../design';
+import { hovers, type Brief, type Design, type Requirement } from '../design';
 import { formatQuantity } from '../units';
 import { entryOf, type Ledger } from './ledger';
 import { quantityDef } from './quantities';
@@ -26,7 +26,7 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
     const def = quantityDef(r.quantity);
     const states =
       r.state === 'all'
-        ? design.loadings.filter((l) => !l.hover || r.quantity === 'mass').map((l) => l.id)
+        ? design.loadings.filter((l) => !hovers(l) || r.quantity === 'mass').map((l) => l.id)
         : [r.state];
     const found = states.flatMap((s) => {
       const e = entryOf(ledger, r.quantity, s);

@@ -86,7 +86,14 @@ const NARROWER: Readonly<Partial<Record<AircraftClass, Readonly<Record<string, R
     glideRatio: [3, 18],
     wingSpan: [0.2, 2],
   },
-  glider: { wingLoading: [0.05, 12], stallSpeed: [0.7, 14], glideRatio: [2, 50], aspectRatio: [1.5, 35] },
+  // a flat or curled sheet reaches 0.6 to 0.8 by itself (common practice), less in trim and without a tail
+  glider: {
+    clMax: [0.4, 2.4],
+    wingLoading: [0.05, 12],
+    stallSpeed: [0.7, 14],
+    glideRatio: [2, 50],
+    aspectRatio: [1.5, 35],
+  },
   sport: { wingSpan: [0.3, 4], mass: [0.05, 20], glideRatio: [4, 25] },
   carrier: { wingSpan: [0.5, 6], mass: [0.3, 30], wingLoading: [2, 20], thrustToWeight: [0.15, 1.5] },
   multirotor: { mass: [0.05, 40] },

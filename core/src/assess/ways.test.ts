@@ -122,6 +122,27 @@ describe('a state that hangs on its rotors', () => {
   });
 });
 
+describe('what is not known', () => {
+  it('a way on rotors that are not there is asked about, one that has them is not', () => {
+    const said = (d: DesignDocument) =>
+      run(d)
+        .findings.map((f) => f.sentence)
+        .join();
+    expect(said(setPath(bitternDocument(), 'design.loadings.ferry.returning', 'hover'))).toMatch(
+      /comes back on rotors, and none are described/,
+    );
+    expect(said(craneDocument())).not.toMatch(/none are described/);
+  });
+  it('a limit that was not computed is no leave to fly, and no “NaN g”', () => {
+    const doc = bitternDocument();
+    const ledger = run(doc);
+    const blind = { ...ledger, entries: ledger.entries.filter((e) => e.id !== 'failLoadFactor') };
+    expect(stopLine(doc.brief, doc.design, blind, 'ferry')).toEqual([
+      'Not computed for this state: what the wing breaks at. Unknown is no leave to fly.',
+    ]);
+  });
+});
+
 describe('a state that is not there', () => {
   it('stops the flight with a sentence instead of failing', () => {
     const doc = bitternDocument();

@@ -1,5 +1,5 @@
 /** The Bittern's propellers and packs on the thrust stand: readings by hand, made up. Run 2 of P1 was tared with a cable hanging. */
-import type { BenchBody, TestBody } from '../design';
+import { emptyRecord, type BenchBody, type TestBody } from '../design';
 import { fittedNow, reduceBench } from '../trial';
 import { bitternDocument } from './bittern';
 
@@ -93,23 +93,12 @@ function benchTest(
     },
     checklist: [],
     signedBy: 'Demo pilot',
-    record: {
+    record: emptyRecord({
       flown: true,
       date,
       temperature,
-      wind: 0,
-      cgX: null,
-      mass: null,
-      chargeBefore: null,
-      chargeAfter: null,
-      duration: null,
-      laps: [],
-      groundRun: null,
-      stallSpeed: null,
-      handling: [],
       notes,
-      damage: '',
-    },
+    }),
     log: null,
     bench,
     measurements: reduceBench(doc.brief, doc.design, doc.calibration, bench, temperature).measurements,

@@ -1,5 +1,6 @@
 /** Gnat: an outdoor rubber model that crosses a dyke at dawn, with a season of logged flights. All figures are made up. */
 import {
+  emptyRecord,
   FILE_FORMAT,
   SCHEMA_VERSION,
   priorCalibration,
@@ -390,22 +391,13 @@ function flight(
     },
     checklist: preflightFor(design, design.loadings[0]).map((c) => ({ ...c, done: true })),
     signedBy: 'Demo flyer',
-    record: {
+    record: emptyRecord({
       flown: true,
       date,
       temperature: 284.15,
       wind: 0.4,
-      cgX: null,
-      mass: null,
-      chargeBefore: null,
-      chargeAfter: null,
-      duration: null,
-      laps: [],
-      groundRun: null,
-      stallSpeed: null,
       handling: ['as expected'],
       notes,
-      damage: '',
       rubber: {
         launchTurns,
         turnsLeft,
@@ -416,7 +408,7 @@ function flight(
         pitch,
         clean,
       },
-    },
+    }),
     log: null,
     measurements: [],
   };

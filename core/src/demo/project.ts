@@ -1,28 +1,17 @@
 /** The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown, the timed laps still a card. */
-import { FILE_FORMAT, SCHEMA_VERSION, type DesignDocument, type ProjectFile, type TestBody } from '../design';
+import {
+  emptyRecord,
+  FILE_FORMAT,
+  SCHEMA_VERSION,
+  type DesignDocument,
+  type ProjectFile,
+  type TestBody,
+} from '../design';
 import { measurementsOf, preflightFor } from '../trial';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { bitternBenchTests } from './bench';
 import { bitternDocument } from './bittern';
 import { bitternSolarDocument } from './solarWing';
-
-const emptyRecord: TestBody['record'] = {
-  flown: false,
-  date: '',
-  temperature: 288.15,
-  wind: 0,
-  cgX: null,
-  mass: null,
-  chargeBefore: null,
-  chargeAfter: null,
-  duration: null,
-  laps: [],
-  groundRun: null,
-  stallSpeed: null,
-  handling: [],
-  notes: '',
-  damage: '',
-};
 
 function listFor(state: string, done: boolean): TestBody['checklist'] {
   const { design } = bitternDocument();
@@ -46,7 +35,7 @@ const hops: TestBody = {
   checklist: listFor('ferry', true),
   signedBy: 'Demo pilot',
   record: {
-    ...emptyRecord,
+    ...emptyRecord(),
     flown: true,
     date: '2026-05-16',
     temperature: 287.15,
@@ -74,7 +63,7 @@ const laps: TestBody = {
   },
   checklist: listFor('tubes-8', false),
   signedBy: '',
-  record: emptyRecord,
+  record: emptyRecord(),
   log: null,
   measurements: [],
 };

@@ -91,18 +91,9 @@ export function waferDocument(): DesignDocument {
       sections: [
         {
           id: 'foam-section',
-          name: 'Sheet foam, tail edge up',
-          shape: {
-            kind: 'folded',
-            corners: [
-              [0, 0],
-              [0.25, 0.032],
-              [0.8, -0.006],
-              [1, 0],
-            ],
-            thickness: 0.022,
-          },
-          note: 'curled over a tube, tail edge turned up',
+          name: 'Sheet foam, lightly curled',
+          shape: { kind: 'plate', camber: 0.012, at: 0.3, thickness: 0.022 },
+          note: 'curled over a tube; the tail edge turned up is the elevon',
         },
       ],
       surfaces: [

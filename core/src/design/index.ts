@@ -34,7 +34,7 @@ export type {
   Station,
   Surface,
 } from './schema';
-export { HANDLING, benchSchema, measurementSchema, testBodySchema } from './testSchema';
+export { HANDLING, benchSchema, emptyRecord, measurementSchema, testBodySchema } from './testSchema';
 export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
@@ -52,6 +52,6 @@ export { upgradeDocument } from './upgrades';
 export { siteSpread } from './site';
 export { LEAVING, RETURNING } from './wayKinds';
 export type { Leaving, Returning } from './wayKinds';
-export { LEAVING_WORDS, RETURNING_WORDS, hovers, leavingOf, returningOf, runsAlongStrip } from './ways';
+export * from './ways';
 export { NAMED_LISTS, standIn, usesOf, withoutEntry } from './uses';
 export type { NamedList } from './uses';

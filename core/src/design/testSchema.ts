@@ -134,4 +134,23 @@ export const testBodySchema = z.strictObject({
   /** on the thrust stand, not in the air */ bench: benchSchema.optional(),
 });
 export type TestBody = z.infer<typeof testBodySchema>;
+/** What is recorded of a test before anybody has written anything: nothing is known. */
+export const emptyRecord = (known: Partial<TestBody['record']> = {}): TestBody['record'] => ({
+  flown: false,
+  date: '',
+  temperature: 288.15,
+  wind: 0,
+  cgX: null,
+  mass: null,
+  chargeBefore: null,
+  chargeAfter: null,
+  duration: null,
+  laps: [],
+  groundRun: null,
+  stallSpeed: null,
+  handling: [],
+  notes: '',
+  damage: '',
+  ...known,
+});
 export type LogRow = z.infer<typeof logRowSchema>;

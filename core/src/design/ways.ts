@@ -48,6 +48,19 @@ export function runsAlongStrip(design: Ways, state: Pick<Loading, 'leaving' | 'h
   return way === 'run' || way === 'dolly';
 }
 
+/** States that leave or come back on rotors the aircraft does not have. */
+export function withoutRotors(design: Design): { name: string; id: string; way: 'leaves' | 'comes back' }[] {
+  if (lifts(design)) return [];
+  return design.loadings.flatMap((l) => [
+    ...(leavingOf(design, l) === 'hover' ? [{ name: l.name, id: l.id, way: 'leaves' as const }] : []),
+    ...(returningOf(design, l) === 'hover' ? [{ name: l.name, id: l.id, way: 'comes back' as const }] : []),
+  ]);
+}
+
+/** Lift thrust over weight: below the first, steering takes the height away; the second leaves room (common practice). */
+export const LEAST_LIFT = 1.5,
+  WANTED_LIFT = 2;
+
 /** Whether a state hangs on its rotors: neither margin nor stall, spar or strip are asked of it. */
 export function hovers(state: Pick<Loading, 'hover'>): boolean {
   return state.hover === true;

@@ -3,7 +3,7 @@
  * Axes as the design: x aft, y right, z up. Payload rows fill from the middle of the bay
  * outward, so that the load's own centre stays near it.
  */
-import type { Design, Item, Loading } from '../design';
+import { hovers, type Design, type Item, type Loading } from '../design';
 import { hungMass } from '../drag';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
@@ -286,7 +286,7 @@ export function massSteps(s: MassState): { mass: number; x: number; z: number } 
 
 /** The heaviest state that flies; the heaviest of all where only hover is asked. */
 export function heaviestState(design: Design, growth: number): MassState {
-  const flying = design.loadings.filter((l) => !l.hover);
+  const flying = design.loadings.filter((l) => !hovers(l));
   return (flying.length > 0 ? flying : design.loadings)
     .map((l) => loadedState(design, l, 'best', growth))
     .reduce((m, s) => (s.mass > m.mass ? s : m));

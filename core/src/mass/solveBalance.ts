@@ -3,7 +3,7 @@
  * All states are held inside the CG limits; the aim is no added mass, then the least moment of what is moved.
  * A box that may lie lengthways or across reaches further towards the ends of its range when it lies across.
  */
-import type { Design, Item } from '../design';
+import { hovers, type Design, type Item } from '../design';
 import { loadedState, type MassState, itemMass } from './ledger';
 import { ballastStep, gramsText, scaleResolution } from './resolution';
 
@@ -53,7 +53,7 @@ function reachOf(item: Item, across: boolean): { from: number; to: number } {
 
 /** States that fly: a hover state is balanced about its rotors, not about the neutral point. */
 export function flyingStates(design: Design, growth = 1): MassState[] {
-  const list = design.loadings.filter((l) => !l.hover);
+  const list = design.loadings.filter((l) => !hovers(l));
   return (list.length > 0 ? list : design.loadings).map((l) => loadedState(design, l, 'best', growth));
 }
 

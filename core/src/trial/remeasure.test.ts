@@ -2,7 +2,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Ledger } from '../assess';
 import { bitternDocument, gnatDocument } from '../demo';
-import type { LogRow, TestBody } from '../design';
+import { emptyRecord, type LogRow, type TestBody } from '../design';
 import {
   designOfTheDay,
   measurementsOf,
@@ -13,23 +13,12 @@ import {
   SIMULATED_LOG,
 } from './index';
 
-const record: TestBody['record'] = {
+const record = emptyRecord({
   flown: true,
   date: '2026-06-01',
   temperature: 288,
   wind: 1,
-  cgX: null,
-  mass: null,
-  chargeBefore: null,
-  chargeAfter: null,
-  duration: null,
-  laps: [],
-  groundRun: null,
-  stallSpeed: null,
-  handling: [],
-  notes: '',
-  damage: '',
-};
+});
 const body = (patch: Partial<TestBody['record']>, log: TestBody['log'] = null): TestBody => {
   const made: TestBody = {
     card: {

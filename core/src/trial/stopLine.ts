@@ -1,9 +1,6 @@
 /** The stop line of a flight card: which computed limits the planned state is outside of. */
-import { hovers, type Brief, type Design } from '../design';
+import { hovers, LEAST_LIFT, type Brief, type Design } from '../design';
 import { entryOf, type Ledger } from '../assess';
-
-/** Lift thrust over weight below which steering takes the height away (common practice, no source). */
-const LEAST_LIFT = 1.5;
 
 /** What stops a hover: neither margin nor strip are asked of it. */
 function hoverStops(lift: number | null): string[] {
@@ -15,6 +12,13 @@ function hoverStops(lift: number | null): string[] {
       ];
 }
 
+/** What every flight on the wing must know. */
+const NEEDED = [
+  ['failLoadFactor', 'what the wing breaks at'],
+  ['failLoadFactorDown', 'what it breaks at downward'],
+  ['staticMargin', 'the static margin'],
+] as const;
+
 /** Sentences in the order of danger; empty when the card may be flown. */
 export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: string): string[] {
   if (ledger.stopped) return [ledger.stopped];
@@ -22,6 +26,9 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
   if (!state) return ['This state is not in the design any more: choose one that is.'];
   if (hovers(state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
   const at = (id: string) => entryOf(ledger, id, loading)?.value ?? NaN;
+  const unknown = NEEDED.filter(([id]) => !Number.isFinite(at(id))).map(([, words]) => words);
+  if (unknown.length > 0)
+    return [`Not computed for this state: ${unknown.join(', ')}. Unknown is no leave to fly.`];
   const out: string[] = [];
   const s = design.structure;
   const need = s.requiredLoadFactor * s.safetyFactor;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '../demo';
 import { assess } from '../assess';
-import type { LogRow, TestBody } from '../design';
+import { emptyRecord, type LogRow, type TestBody } from '../design';
 import {
   preflightFor,
   cleanLog,
@@ -122,24 +122,11 @@ describe('records', () => {
     signedBy: '',
     log: null,
     measurements: [],
-    record: {
+    record: emptyRecord({
       flown: true,
-      date: '',
       temperature: 288,
-      wind: 0,
-      cgX: null,
-      mass: null,
-      chargeBefore: null,
-      chargeAfter: null,
-      duration: null,
-      laps: [],
-      groundRun: null,
-      stallSpeed: null,
-      handling: [],
-      notes: '',
-      damage: '',
       ...patch,
-    },
+    }),
   });
   it('laps average with their spread; charge over time is current', () => {
     const m = reduceRecord(

@@ -127,6 +127,10 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
             data={['outer first', 'front first', 'rear first']}
           />
         </div>
+        <p className="dim">
+          A run or a dolly is held against the strip, rotors against lift thrust. The other ways of leaving,
+          and every way of coming back, are kept and say nothing yet.
+        </p>
         <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap', margin: '6px 0' }}>
           {!now.towed && (
             <Button

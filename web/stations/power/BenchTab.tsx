@@ -2,7 +2,7 @@
 /** The thrust stand: run it, open its file or type its readings; claims against measured; what it teaches the model. */
 import { Button, Checkbox, FileButton, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState, type CSSProperties } from 'react';
-import type { BenchBody, BenchRow, TestBody } from '@skiametra/core/design';
+import { emptyRecord, type BenchBody, type BenchRow, type TestBody } from '@skiametra/core/design';
 import { entryOf } from '@skiametra/core/assess';
 import { benchPower, fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
@@ -43,23 +43,11 @@ function emptyBench(loading: string, temperature: number, title: string, bench: 
     },
     checklist: [],
     signedBy: '',
-    record: {
+    record: emptyRecord({
       flown: true,
       date: today(),
       temperature,
-      wind: 0,
-      cgX: null,
-      mass: null,
-      chargeBefore: null,
-      chargeAfter: null,
-      duration: null,
-      laps: [],
-      groundRun: null,
-      stallSpeed: null,
-      handling: [],
-      notes: '',
-      damage: '',
-    },
+    }),
     log: null,
     measurements: [],
     bench,

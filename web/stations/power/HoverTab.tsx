@@ -1,5 +1,6 @@
 'use client';
 /** Lift motors: hover, what one weak motor leaves, the change to the wing, and what the rotors cost in cruise. */
+import { hovers } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
@@ -53,7 +54,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
   const h = report.hover,
     p = h.point,
     state = design.loadings.find((l) => l.id === loading),
-    hovering = state?.hover ? state : design.loadings.find((l) => l.hover);
+    hovering = state && hovers(state) ? state : design.loadings.find(hovers);
   return (
     <div
       className="station"
