@@ -1,7 +1,8 @@
 /**
  * Three-way merge of two edits of one document. Objects merge key by key, lists whose
- * entries have an `id` merge entry by entry, anything else is one value. Where both sides
- * changed the same value, mine is taken and the place is reported.
+ * entries have an `id` entry by entry, other lists of one length place by place, anything
+ * else is one value. Where both sides changed the same value, mine is taken and the place
+ * is reported: what one side alone changed always survives.
  */
 import { stableJson } from '../numeric';
 
@@ -11,6 +12,15 @@ const isObject = (v: Json): v is Record<string, Json> =>
   typeof v === 'object' && v !== null && !Array.isArray(v);
 const hasIds = (v: Json): v is { id: string }[] =>
   Array.isArray(v) && v.every((e) => isObject(e) && typeof e.id === 'string');
+
+/** Ids of both lists, each once: in my order, or in theirs where only they moved entries about. */
+function orderOf(b: { id: string }[], m: { id: string }[], t: { id: string }[]): string[] {
+  const ids = (list: { id: string }[]) => list.map((e) => e.id);
+  const among = (list: string[], other: string[]) => list.filter((k) => other.includes(k));
+  const unmoved = same(among(ids(b), ids(m)), among(ids(m), ids(b)));
+  const [first, second] = unmoved ? [ids(t), ids(m)] : [ids(m), ids(t)];
+  return [...first, ...second.filter((k) => !first.includes(k))];
+}
 
 export interface MergeResult<T> {
   merged: T;
@@ -32,11 +42,13 @@ export function mergeThreeWay<T>(base: T, mine: T, theirs: T): MergeResult<T> {
     }
     if (hasIds(b) && hasIds(m) && hasIds(t)) {
       const at = (list: { id: string }[], key: string) => list.find((e) => e.id === key);
-      const order = [...m.map((e) => e.id), ...t.map((e) => e.id).filter((k) => !at(m, k))];
-      return order
+      return orderOf(b, m, t)
         .map((k) => walk(at(b, k), at(m, k), at(t, k), `${path}.${k}`))
         .filter((v) => v !== undefined);
     }
+    if (Array.isArray(b) && Array.isArray(m) && Array.isArray(t))
+      if (b.length === m.length && b.length === t.length)
+        return b.map((v, i) => walk(v, m[i], t[i], `${path}.${i}`));
     conflicts.push(path);
     return m;
   };

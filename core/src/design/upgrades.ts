@@ -145,10 +145,15 @@ export function upgradeProjectFile(data: object, version: number): Raw {
   return file;
 }
 
-/** The same for one document on its own. */
+/** The same for one document on its own. What is not of the form of its age comes back as far as it could be brought. */
 export function upgradeDocument(data: unknown): unknown {
   let document = data;
-  while (isRaw(document) && DOCUMENT_STEPS[document.schemaVersion as number])
-    document = DOCUMENT_STEPS[document.schemaVersion as number](document);
+  while (isRaw(document)) {
+    const step = DOCUMENT_STEPS[document.schemaVersion as number];
+    const next = step?.(document);
+    // a step that finds nothing to work on leaves the version as it was: going on would never end
+    if (!isRaw(next) || next.schemaVersion === document.schemaVersion) return document;
+    document = next;
+  }
   return document;
 }

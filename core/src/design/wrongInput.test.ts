@@ -186,3 +186,20 @@ describe('three-way merge', () => {
     );
   });
 });
+
+describe('a document of an earlier age that is none', () => {
+  it.each([1, 2, 3])(
+    'schema %i: is refused with a sentence, and the upgrade ends (it never did)',
+    (schemaVersion) => {
+      for (const rest of [
+        {},
+        { design: 7 },
+        { design: { power: null } },
+        { design: { items: 3 }, calibration: [] },
+      ]) {
+        const r = readDocument({ schemaVersion, ...rest });
+        expect(r.status).toBe('error');
+      }
+    },
+  );
+});
