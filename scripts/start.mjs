@@ -38,15 +38,17 @@ async function main() {
       what: 'Preparing the database',
     });
     await build();
-    server = spawn(
-      process.execPath,
-      [join(ROOT, 'node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
-      {
-        cwd: join(ROOT, 'web'),
-        stdio: ['ignore', 'ignore', 'inherit'],
-        env: { ...process.env, DATABASE_URL: url, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    server = spawn(process.execPath, [join(ROOT, 'web/serve.mjs')], {
+      cwd: join(ROOT, 'web'),
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        PORT: String(port),
+        DATABASE_URL: url,
+        NEXT_TELEMETRY_DISABLED: '1',
+        NODE_ENV: 'production',
       },
-    );
+    });
     server.on('exit', (code) => {
       cluster?.stop();
       if (!stopping) console.error(`\nThe server ended by itself (status ${code}).`);

@@ -12,7 +12,8 @@ const config: NextConfig = {
   // pictures are drawn here or served as they are: nothing to optimise at run time
   images: { unoptimized: true },
   experimental: {
-    serverActions: { bodySizeLimit: '45mb' },
+    // saves and imports have routes of their own, which cap their bodies while they stream
+    serverActions: { bodySizeLimit: '2mb' },
     optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'],
   },
 };

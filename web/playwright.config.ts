@@ -32,7 +32,7 @@ export default defineConfig({
     trace: 'on-first-retry',
   },
   webServer: {
-    command: `node --import tsx e2e/prepare.ts && node ../node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    command: `node --import tsx e2e/prepare.ts && PORT=${port} node serve.mjs`,
     cwd: here,
     url: `http://127.0.0.1:${port}/api/health`,
     timeout: 180_000,

@@ -5,6 +5,7 @@ import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import './globals.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
+import { headers } from 'next/headers';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { Providers } from '../parts/Providers';
@@ -12,11 +13,13 @@ import { Providers } from '../parts/Providers';
 export const metadata: Metadata = { title: 'Skiametra', description: 'Asked, predicted, measured.' };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  // made anew for every page by the server in front
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
-        <ColorSchemeScript defaultColorScheme="light" />
+        <ColorSchemeScript defaultColorScheme="light" nonce={nonce} />
       </head>
       <body>
         <Providers>{children}</Providers>

@@ -1,11 +1,16 @@
 import { getDb } from '../server/connection';
 import { currentPerson } from '../server/person';
-import { listProjects } from '../server/store';
+import { deletedProjects, listProjects } from '../server/projects';
 import { ProjectShelf } from '../stations/ProjectShelf';
 
 export const dynamic = 'force-dynamic';
 
 export default async function Home() {
-  const [projects, { me }] = await Promise.all([listProjects(getDb()), currentPerson()]);
-  return <ProjectShelf projects={projects} person={me.name} />;
+  const db = getDb();
+  const [projects, deleted, { me }] = await Promise.all([
+    listProjects(db),
+    deletedProjects(db),
+    currentPerson(),
+  ]);
+  return <ProjectShelf projects={projects} deleted={deleted} person={me.name} />;
 }

@@ -78,35 +78,74 @@ test('two windows on one version: the later save is told and both changes are ke
   await expect(b.getByLabel('Strip length')).toHaveValue('27');
 });
 
-test('export and import give the same project', async ({ page }) => {
+test('the export opens again, and its export is byte for byte the same', async ({ page }) => {
   await newProject(page, 'Round trip', 'bittern');
-  const id = /projects\/(\d+)/.exec(page.url())![1];
-  const first = await (await page.request.get(`/api/projects/${id}/export`)).json();
+  const exported = async () => {
+    const id = /projects\/(\d+)/.exec(page.url())![1];
+    return (await page.request.get(`/api/projects/${id}/export`)).body();
+  };
+  const first = await exported();
   await page.goto('/');
   await page.getByLabel('Project file').setInputFiles({
-    name: 'p.json',
-    mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify(first)),
+    name: 'p.skiametra.zip',
+    mimeType: 'application/zip',
+    buffer: first,
   });
   await expect(page).toHaveURL(/\/versions\/\d+\/brief/);
-  const again = /projects\/(\d+)/.exec(page.url())![1];
-  expect(again).not.toBe(id);
-  expect(await (await page.request.get(`/api/projects/${again}/export`)).json()).toEqual(first);
+  expect((await exported()).equals(first)).toBe(true);
+});
+
+test('deleted elsewhere: nothing says saved, a file can be had, and it can be brought back', async ({
+  browser,
+}) => {
+  const a = await (await browser.newContext()).newPage(),
+    b = await (await browser.newContext()).newPage();
+  await newProject(a, 'Going', 'plain');
+  await b.goto('/');
+  const row = b.locator('article').filter({ hasText: 'Going' });
+  await row.getByRole('button', { name: 'Delete' }).click();
+  await expect(row).toHaveCount(0);
+  await type(a, 'Strip length', '44');
+  await expect(a.locator('[data-save]')).toHaveAttribute('data-save', 'gone', { timeout: 20_000 });
+  const file = a.waitForEvent('download');
+  await a.getByRole('button', { name: 'Save it as a file' }).click();
+  expect((await file).suggestedFilename()).toBe('going.skiametra.json');
+  await b.getByText(/deleted project/).click();
+  await expect(b.locator('.deletedrow').filter({ hasText: 'Going' })).toContainText('by Pilot');
+  await a.getByRole('button', { name: 'Bring the project back' }).click();
+  await saved(a);
+  await a.reload();
+  await expect(a.getByLabel('Strip length')).toHaveValue('44');
+});
+
+test('work of a tab that was closed is offered by the next one', async ({ page, context }) => {
+  const base = await newProject(page, 'Orphan', 'plain');
+  await context.route('**/api/versions/*', (r) => r.abort());
+  await type(page, 'Strip length', '41');
+  await expect(page.locator('[data-kept]')).toHaveAttribute('data-kept', 'kept', { timeout: 20_000 });
+  await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'offline');
+  await expect(page.getByText('Kept in this browser')).toBeVisible();
+  await page.close();
+  await context.unroute('**/api/versions/*');
+  const next = await context.newPage();
+  await next.goto(`${base}/brief`);
+  await expect(next.getByText(/was not saved before its tab was closed/)).toBeVisible();
+  await expect(next.getByLabel('Strip length')).not.toHaveValue('41');
+  await next.getByRole('button', { name: 'Take it in' }).click();
+  await expect(next.getByLabel('Strip length')).toHaveValue('41');
+  await saved(next);
+  await expect(next.getByText(/was not saved before/)).toHaveCount(0);
 });
 
 const web = dirname(dirname(fileURLToPath(import.meta.url)));
 
 function serve(port: number): ChildProcess {
-  return spawn(
-    process.execPath,
-    [join(web, '../node_modules/next/dist/bin/next'), 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      cwd: web,
-      stdio: 'ignore',
-      detached: true,
-      env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-    },
-  );
+  return spawn(process.execPath, [join(web, 'serve.mjs')], {
+    cwd: web,
+    stdio: 'ignore',
+    detached: true,
+    env: { ...process.env, PORT: String(port), NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  });
 }
 
 async function ready(port: number): Promise<void> {

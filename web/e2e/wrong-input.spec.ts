@@ -80,7 +80,7 @@ test('project files', async ({ page }) => {
   await expect(page.getByText(/cut short/)).toBeVisible();
   // a hand-edited export
   const href = await page.getByRole('link', { name: 'Export' }).first().getAttribute('href');
-  const file = (await (await page.request.get(href!)).json()) as {
+  const file = (await (await page.request.get(`${href}?form=json`)).json()) as {
     versions: { document: { design: { power: { motor: { kv: unknown } } } } }[];
   };
   file.versions[0].document.design.power.motor.kv = 'fast';

@@ -3,20 +3,21 @@ import { Button, Group, Modal } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useWorkspace } from './workspace/useWorkspace';
 
+export const mergedWords = (conflicts: readonly string[]) =>
+  conflicts.length
+    ? `Both sides had changed: ${conflicts.join(', ')}. Yours was used there.`
+    : 'No number was changed on both sides.';
+
 /** Shown when someone saved the same version meanwhile. Nothing is thrown away without being asked for. */
 export function ConflictDialog() {
   const s = useWorkspace((w) => w.saveState);
   const settle = useWorkspace((w) => w.settle);
   const open = s.status === 'conflict' || s.status === 'test-conflict';
   const choose = (c: 'merge' | 'mine' | 'theirs') => {
-    const left = settle(c);
-    if (c === 'merge')
-      notifications.show({
-        title: 'Merged',
-        message: left.length
-          ? `Both sides had changed: ${left.join(', ')}. Yours was used there.`
-          : 'No number was changed on both sides.',
-      });
+    const r = settle(c);
+    if (r.status === 'refused')
+      notifications.show({ title: 'Not merged', color: 'red', message: `${r.message} Choose one side.` });
+    else if (c === 'merge') notifications.show({ title: 'Merged', message: mergedWords(r.conflicts) });
   };
   return (
     <Modal

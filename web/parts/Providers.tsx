@@ -1,4 +1,5 @@
 'use client';
+import './plainZod';
 import { MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
 import type { ReactNode } from 'react';

@@ -1,14 +1,14 @@
 /** The plan form in a few strokes: a version's face. */
-import type { Design, Surface } from '@skiametra/core/design';
+import type { PlanForm } from './planForm';
 
 /** Outline of one half of a wing or tail in plan, root leading edge first: [x, y] in metres. */
-export function halfOutline(s: Surface): [number, number][] {
+export function halfOutline(s: Pick<PlanForm['surfaces'][number], 'x' | 'stations'>): [number, number][] {
   const lead = s.stations.map((p) => [s.x + p.x, p.y] as [number, number]);
   const trail = [...s.stations].reverse().map((p) => [s.x + p.x + p.chord, p.y] as [number, number]);
   return [...lead, ...trail];
 }
 
-export function planBounds(design: Design): { x0: number; x1: number; half: number } {
+export function planBounds(design: PlanForm): { x0: number; x1: number; half: number } {
   const xs = [
     ...design.body.map((b) => b.x),
     ...design.surfaces.flatMap((s) => s.stations.flatMap((p) => [s.x + p.x, s.x + p.x + p.chord])),
@@ -21,7 +21,7 @@ export function planBounds(design: Design): { x0: number; x1: number; half: numb
 }
 
 /** Nose up, span across. */
-export function Silhouette({ design, size = 34 }: { design: Design; size?: number }) {
+export function Silhouette({ design, size = 34 }: { design: PlanForm; size?: number }) {
   const b = planBounds(design);
   const k = size / (2 * b.half * 1.04);
   const h = (b.x1 - b.x0) * k;

@@ -17,29 +17,34 @@ import { setUnitsAction, signInAction } from '../server/actions';
 import { Silhouette } from './Silhouette';
 import { useWorkspace } from './workspace/useWorkspace';
 
+/** Where the work is: the word may say “kept” only when it is. */
 function SaveWord() {
   const s = useWorkspace((w) => w.saveState);
+  const kept = useWorkspace((w) => w.kept);
   const restored = useWorkspace((w) => w.restored);
-  const text =
-    s.status === 'saved'
-      ? restored
-        ? 'Saved (unsaved work restored)'
-        : 'Saved'
-      : s.status === 'offline'
-        ? 'Kept in this browser'
-        : s.status === 'saving' || s.status === 'waiting'
-          ? 'Saving …'
-          : 'Changed elsewhere';
+  const bad = s.status === 'offline' || s.status === 'refused' || s.status === 'gone';
+  const here =
+    kept === 'kept' ? 'Kept in this browser' : kept === 'failed' ? 'Not kept anywhere' : 'Keeping …';
+  const words = {
+    saved: restored ? 'Saved (unsaved work restored)' : 'Saved',
+    saving: 'Saving …',
+    waiting: 'Saving …',
+    offline: here,
+    refused: here,
+    gone: here,
+    conflict: 'Changed elsewhere',
+    'test-conflict': 'Changed elsewhere',
+  } as const;
   return (
     <span
       role="status"
       aria-live="polite"
       data-save={s.status}
-      className="dim"
-      style={{ fontSize: '0.75rem', color: s.status === 'offline' ? 'var(--stop)' : undefined }}
-      title={s.status === 'offline' ? s.message : undefined}
+      data-kept={kept}
+      className={bad ? 'saveword bad' : 'saveword'}
+      title={'message' in s ? s.message : undefined}
     >
-      {text}
+      {words[s.status]}
     </span>
   );
 }
@@ -137,7 +142,7 @@ function PersonMenu() {
   };
   const choose = (u: 'metric' | 'imperial') => {
     setUnits(u);
-    void setUnitsAction(person.id, u);
+    void setUnitsAction(u);
   };
   return (
     <Menu width={230} position="bottom-end" closeOnItemClick={false}>

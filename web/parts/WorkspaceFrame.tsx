@@ -1,11 +1,13 @@
 'use client';
 import type { ReactNode } from 'react';
-import type { Person, WorkspaceData } from '../server/store';
+import type { WorkspaceData } from '../server/store';
+import type { Person } from '../server/people';
 import { ConflictDialog } from './ConflictDialog';
 import { RefitOnOpen } from './RefitOnOpen';
 import { LedgerStrip } from './LedgerStrip';
 import { Palette } from './Palette';
 import { Rail } from './Rail';
+import { SaveTrouble } from './SaveTrouble';
 import { TopLine } from './TopLine';
 import { WhyPanel } from './WhyPanel';
 import { WorkspaceProvider } from './workspace/useWorkspace';
@@ -30,7 +32,10 @@ export function WorkspaceFrame({
         <Rail />
         <LedgerStrip />
         <RefitOnOpen />
-        <main className="body">{children}</main>
+        <main className="body">
+          <SaveTrouble />
+          {children}
+        </main>
       </div>
       <WhyPanel />
       <ConflictDialog />

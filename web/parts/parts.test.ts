@@ -102,8 +102,11 @@ describe('paths', () => {
         .sort(),
     ).toEqual(['charge', 'length']);
   });
-  it('fresh ids do not meet taken ones', () =>
-    expect(freshId('item', [{ id: 'item-2' }, { id: 'item-3' }])).toBe('item-4'));
+  it('fresh ids do not meet taken ones', () => {
+    const made = Array.from({ length: 500 }, () => freshId('item', []));
+    expect(new Set(made).size).toBe(500);
+    for (const id of made) expect(id).toMatch(/^item-[a-z0-9]{10}$/);
+  });
   it('the stations come in the order people work', () =>
     expect(STATIONS.map((s) => s.name).join(' ')).toBe(
       'Brief Shape Sections Balance Power Structure Flight Score Test Refine',

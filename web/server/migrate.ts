@@ -5,6 +5,7 @@ import pg from 'pg';
 import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import { connect, type Db } from './connection';
 import { importProject } from './exchange';
+import { purgeDeleted } from './projects';
 import { people, projects } from './schema';
 
 async function createDatabase(url: string): Promise<void> {
@@ -31,6 +32,7 @@ export async function prepareDatabase(url: string): Promise<boolean> {
   const { db, pool } = connect(url);
   try {
     await migrate(db, { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) });
+    await purgeDeleted(db);
     return await loadDemo(db);
   } finally {
     await pool.end();

@@ -1,6 +1,7 @@
 /** Database tables. Documents are JSONB under their schema version; every save raises the row's revision. */
 import {
   boolean,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -13,7 +14,9 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { Polar } from '@skiametra/core/section';
 import type { DesignDocument, LogRow, TestBody } from '@skiametra/core/design';
+import type { Head } from './head';
 
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 const when = (name: string) => timestamp(name, { withTimezone: true }).notNull().defaultNow();
 
 export const people = pgTable('people', {
@@ -31,6 +34,9 @@ export const projects = pgTable('projects', {
   aircraft: text('aircraft').notNull(),
   demo: boolean('demo').notNull().default(false),
   createdAt: when('created_at'),
+  /** deleted ones are kept for 30 days and can be brought back */
+  deletedAt: timestamp('deleted_at', { withTimezone: true }),
+  deletedBy: integer('deleted_by').references(() => people.id, { onDelete: 'set null' }),
 });
 
 export const versions = pgTable(
@@ -45,9 +51,12 @@ export const versions = pgTable(
     reason: text('reason').notNull().default(''),
     schemaVersion: integer('schema_version').notNull(),
     document: jsonb('document').$type<DesignDocument>().notNull(),
+    /** what the shelf shows of it; null until it is next needed */
+    head: jsonb('head').$type<Head>(),
     revision: integer('revision').notNull().default(1),
     createdAt: when('created_at'),
     updatedAt: when('updated_at'),
+    savedBy: integer('saved_by').references(() => people.id, { onDelete: 'set null' }),
   },
   (t) => [index('versions_project').on(t.projectId)],
 );
@@ -62,6 +71,8 @@ export const revisions = pgTable(
       .references(() => versions.id, { onDelete: 'cascade' }),
     revision: integer('revision').notNull(),
     document: jsonb('document').$type<DesignDocument>().notNull(),
+    /** a named one is kept for ever */
+    name: text('name'),
     savedAt: when('saved_at'),
     savedBy: integer('saved_by').references(() => people.id, { onDelete: 'set null' }),
   },
@@ -95,8 +106,27 @@ export const tests = pgTable(
     body: jsonb('body').$type<TestBody>().notNull(),
     revision: integer('revision').notNull().default(1),
     createdAt: when('created_at'),
+    updatedAt: when('updated_at'),
+    savedBy: integer('saved_by').references(() => people.id, { onDelete: 'set null' }),
   },
   (t) => [index('tests_version').on(t.versionId)],
+);
+
+/** Earlier saves of a test, without its log: the log's own file is kept in `log_files`. */
+export const testRevisions = pgTable(
+  'test_revisions',
+  {
+    id: serial('id').primaryKey(),
+    testId: integer('test_id')
+      .notNull()
+      .references(() => tests.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    body: jsonb('body').$type<TestBody>().notNull(),
+    name: text('name'),
+    savedAt: when('saved_at'),
+    savedBy: integer('saved_by').references(() => people.id, { onDelete: 'set null' }),
+  },
+  (t) => [uniqueIndex('test_revisions_once').on(t.testId, t.revision)],
 );
 
 export const measurements = pgTable(
@@ -123,6 +153,30 @@ export const logs = pgTable('logs', {
   name: text('name').notNull(),
   rows: jsonb('rows').$type<LogRow[]>().notNull(),
   remarks: jsonb('remarks').$type<string[]>().notNull(),
+});
+
+/** Files as they came from loggers, byte for byte, compressed. */
+export const logFiles = pgTable(
+  'log_files',
+  {
+    id: serial('id').primaryKey(),
+    testId: integer('test_id')
+      .notNull()
+      .references(() => tests.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    /** of the bytes as they came, as hexadecimal */
+    sha256: text('sha256').notNull(),
+    size: integer('size').notNull(),
+    gzip: bytea('gzip').notNull(),
+    addedAt: when('added_at'),
+  },
+  (t) => [uniqueIndex('log_files_once').on(t.testId, t.sha256)],
+);
+
+/** Of this installation: the secret that signs who is working. */
+export const settings = pgTable('settings', {
+  key: text('key').primaryKey(),
+  value: text('value').notNull(),
 });
 
 /** Section polars by the content of everything they depend on: a cache, safe to empty. */

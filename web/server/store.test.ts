@@ -1,7 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
-import { SCHEMA_VERSION, setPath, type DesignDocument } from '@skiametra/core/design';
+import { setPath, type DesignDocument } from '@skiametra/core/design';
 import { logFlight } from '@skiametra/devices';
 import { startCluster } from '../../scripts/database.mjs';
 import { connect, type Db } from './connection';
@@ -10,16 +10,10 @@ import { prepareDatabase } from './migrate';
 import { platePolar } from '@skiametra/core/section';
 import { findPolars, keepPolars, offeredSchema, wantedSchema } from './polars';
 import { logs, measurements, projects, revisions, versions } from './schema';
-import {
-  createTest,
-  createVersion,
-  listProjects,
-  loadWorkspace,
-  personNamed,
-  saveTest,
-  saveVersion,
-  setUnits,
-} from './store';
+import { nameSave, testHistory, versionHistory } from './history';
+import { personNamed, setUnits } from './people';
+import { deletedProjects, deleteProject, listProjects, purgeDeleted, restoreProject } from './projects';
+import { createTest, createVersion, loadWorkspace, saveTest, saveVersion } from './store';
 
 let cluster: Awaited<ReturnType<typeof startCluster>>;
 let url = '';
@@ -85,12 +79,14 @@ describe('saving', () => {
   it('a test’s measurements and log go to their own tables and come back', async () => {
     const { projectId, versionId } = await importProject(db, bitternProject());
     const body = bitternProject().tests[1].body;
-    const row = (await createTest(db, versionId, body))!;
+    const row = (await createTest(db, versionId, body, null))!;
     const log = { name: 'log', rows: logFlight(bitternDocument(), 'tubes-6', 1, 3).rows, remarks: ['a'] };
     const m = [
       { quantity: 'lapTime', state: 'tubes-6', value: 26.5, sigma: 0.3, from: 'x', setAside: false },
     ];
-    expect((await saveTest(db, Number(row.id), 1, { ...body, log, measurements: m })).status).toBe('saved');
+    expect((await saveTest(db, Number(row.id), 1, { ...body, log, measurements: m }, null)).status).toBe(
+      'saved',
+    );
     expect(
       (
         await db
@@ -101,8 +97,8 @@ describe('saving', () => {
     ).toMatchObject({ quantity: 'lapTime', value: 26.5 });
     const back = (await loadWorkspace(db, projectId))!.tests.find((t) => t.id === row.id)!;
     expect(back.body.log).toEqual(log);
-    expect((await saveTest(db, Number(row.id), 1, body)).status).toBe('conflict');
-    await saveTest(db, Number(row.id), 2, { ...body, log: null });
+    expect((await saveTest(db, Number(row.id), 1, body, null)).status).toBe('conflict');
+    await saveTest(db, Number(row.id), 2, { ...body, log: null }, null);
     expect(
       await db
         .select()
@@ -121,8 +117,9 @@ describe('exchange', () => {
       'Bittern 2',
       'spar',
       setPath(bitternDocument(), 'calibration.from', []),
+      null,
     ))!;
-    await createTest(db, child, bitternProject().tests[0].body);
+    await createTest(db, child, bitternProject().tests[0].body, null);
     const first = (await exportProject(db, projectId))!;
     const again = await importProject(db, first);
     expect(await exportProject(db, again.projectId)).toEqual(first);
@@ -148,11 +145,131 @@ describe('people and shelf', () => {
   it('the shelf lists projects with their newest version', async () => {
     const list = await listProjects(db);
     expect(list.length).toBeGreaterThan(3);
-    expect(list[0].newest?.document.schemaVersion).toBe(SCHEMA_VERSION);
+    expect(list[0].newest?.face?.surfaces.length).toBeGreaterThan(1);
+    expect(list[0].newest?.purpose).toMatch(/[a-z]/);
   });
   it('names with quotes are data, not SQL', async () => {
     expect((await personNamed(db, "x'); drop table people; --")).name).toContain('drop table');
     expect((await db.execute(sql`select count(*) from people`)).rows).toHaveLength(1);
+  });
+});
+
+describe('history', () => {
+  it('names the author of each save, not who replaced it', async () => {
+    const { versionId } = await importProject(db, bitternProject());
+    const [a, b] = [await personNamed(db, 'Ada'), await personNamed(db, 'Bo')];
+    await saveVersion(db, versionId, 1, withWind(1), a.id);
+    await saveVersion(db, versionId, 2, withWind(2), b.id);
+    await saveVersion(db, versionId, 3, withWind(3), a.id);
+    const saves = await versionHistory(db, versionId, 10);
+    expect(saves.map((s) => [s.revision, s.by, s.content!.brief.site.wind])).toEqual([
+      [3, 'Bo', 2],
+      [2, 'Ada', 1],
+      [1, null, 0.5],
+    ]);
+  });
+  it('tests have one too', async () => {
+    const { versionId } = await importProject(db, bitternProject());
+    const { body } = bitternProject().tests[1];
+    const row = (await createTest(db, versionId, body, null))!,
+      who = await personNamed(db, 'Ada');
+    const noted = (notes: string) => ({ ...body, record: { ...body.record, notes } });
+    await saveTest(db, Number(row.id), 1, noted('a'), who.id);
+    await saveTest(db, Number(row.id), 2, noted('b'), null);
+    const saves = await testHistory(db, Number(row.id), 10);
+    expect(saves.map((s) => [s.by, s.content!.record.notes])).toEqual([
+      ['Ada', 'a'],
+      [null, body.record.notes],
+    ]);
+  });
+  it('is thinned: today whole, then one an hour, before that one a day; named ones for ever', async () => {
+    const { versionId } = await importProject(db, bitternProject());
+    // a save every 20 minutes for 12 days, the newest now
+    const doc = bitternDocument();
+    const rows = Array.from({ length: 864 }, (_, i) => ({
+      versionId,
+      revision: i + 1,
+      document: { ...doc, design: { ...doc.design, items: [] } },
+      savedAt: new Date(Date.now() - (864 - i) * 20 * 60_000),
+    }));
+    for (let i = 0; i < rows.length; i += 100) await db.insert(revisions).values(rows.slice(i, i + 100));
+    await nameSave(db, versionId, 5, 'as flown');
+    await db.update(versions).set({ revision: 880 }).where(eq(versions.id, versionId));
+    await saveVersion(db, versionId, 880, withWind(1), null);
+    const left = await db.select().from(revisions).where(eq(revisions.versionId, versionId));
+    const age = (d: Date) => (Date.now() - d.getTime()) / 86_400_000;
+    const days = left.filter((r) => age(r.savedAt) > 7.1),
+      hours = left.filter((r) => age(r.savedAt) < 6.9 && age(r.savedAt) > 1.1);
+    expect(days.length).toBeGreaterThanOrEqual(5);
+    expect(days.length).toBeLessThanOrEqual(8);
+    expect(hours.length).toBeGreaterThan(130);
+    expect(hours.length).toBeLessThan(146);
+    expect(left.find((r) => r.revision === 5)?.name).toBe('as flown');
+    const midnight = new Date();
+    midnight.setHours(0, 0, 0, 0);
+    const today = rows.filter((r) => r.savedAt >= midnight).length;
+    expect(left.filter((r) => r.savedAt >= midnight && r.revision <= 864).length).toBe(today);
+  });
+  it('the newest save can be named too, and is then kept', async () => {
+    const { versionId } = await importProject(db, bitternProject());
+    expect(await nameSave(db, versionId, 1, 'first')).toBe(true);
+    await saveVersion(db, versionId, 1, withWind(1), null);
+    expect((await versionHistory(db, versionId, 5)).map((s) => s.name)).toEqual(['first']);
+    expect(await nameSave(db, versionId, 77, 'none')).toBe(false);
+  });
+});
+
+describe('deleting', () => {
+  it('takes a project off the shelf, refuses its saves as gone, and can be undone', async () => {
+    const { projectId, versionId } = await importProject(db, bitternProject());
+    const who = await personNamed(db, 'Ada');
+    await deleteProject(db, projectId, who.id);
+    expect((await listProjects(db)).map((p) => p.id)).not.toContain(projectId);
+    expect((await deletedProjects(db))[0]).toMatchObject({ id: projectId, by: 'Ada' });
+    expect(await loadWorkspace(db, projectId)).toBeNull();
+    expect((await saveVersion(db, versionId, 1, withWind(1), null)).status).toBe('gone');
+    expect(await exportProject(db, projectId)).not.toBeNull();
+    expect(await restoreProject(db, projectId)).toBe(true);
+    expect((await saveVersion(db, versionId, 1, withWind(1), null)).status).toBe('saved');
+  });
+  it('for good only after 30 days', async () => {
+    const [young, old] = [
+      await importProject(db, bitternProject()),
+      await importProject(db, bitternProject()),
+    ];
+    for (const [p, days] of [
+      [young, 29],
+      [old, 31],
+    ] as const)
+      await db
+        .update(projects)
+        .set({ deletedAt: new Date(Date.now() - days * 86_400_000) })
+        .where(eq(projects.id, p.projectId));
+    await purgeDeleted(db);
+    expect([await restoreProject(db, young.projectId), await restoreProject(db, old.projectId)]).toEqual([
+      true,
+      false,
+    ]);
+  });
+});
+
+describe('a damaged document', () => {
+  it('costs itself alone: the shelf opens, the other versions open, the export opens', async () => {
+    const { projectId, versionId } = await importProject(db, bitternProject());
+    const other = await importProject(db, bitternProject());
+    await db
+      .update(versions)
+      .set({ document: { schemaVersion: 1, design: 7 } as never, head: null })
+      .where(eq(versions.id, versionId));
+    const card = (await listProjects(db)).find((p) => p.id === projectId)!;
+    expect(card.newest).toMatchObject({ id: versionId, face: null });
+    expect((await listProjects(db)).find((p) => p.id === other.projectId)!.newest!.face).not.toBeNull();
+    const open = (await loadWorkspace(db, projectId))!;
+    expect(open.damaged.versions.map((v) => v.id)).toEqual([versionId]);
+    expect(open.versions.length).toBe(bitternProject().versions.length - 1);
+    const file = (await exportProject(db, projectId))!;
+    expect(file.versions.length).toBe(open.versions.length);
+    await importProject(db, file);
   });
 });
 

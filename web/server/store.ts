@@ -1,8 +1,17 @@
 /** Reading and saving. Every save names the revision it was made from; a save from an older one is refused with what is there now. */
-import { and, asc, desc, eq, lt } from 'drizzle-orm';
-import { SCHEMA_VERSION, upgradeDocument, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import {
+  SCHEMA_VERSION,
+  testBodySchema,
+  upgradeDocument,
+  type DesignDocument,
+  type TestBody,
+} from '@skiametra/core/design';
 import type { Db } from './connection';
-import { airframes, logs, measurements, people, projects, revisions, tests, versions } from './schema';
+import { storeMeasurements } from './exchange';
+import { headOf, readStored } from './head';
+import { keepRevision, keepTestRevision } from './history';
+import { airframes, logs, projects, tests, versions } from './schema';
 
 export interface VersionHead {
   id: number;
@@ -24,7 +33,9 @@ export interface WorkspaceData {
   project: { id: number; name: string; aircraft: string };
   versions: VersionHead[];
   tests: TestRow[];
-  airframes: { id: number; name: string; versionId: number }[];
+  airframes: { id: number; name: string; versionId: number; note: string }[];
+  /** versions whose stored document cannot be read, tests likewise */
+  damaged: { versions: { id: number; name: string }[]; tests: number };
 }
 
 /** A stored document in its present form. */
@@ -35,7 +46,7 @@ export async function loadWorkspace(db: Db, projectId: number): Promise<Workspac
   const [project] = await db
     .select({ id: projects.id, name: projects.name, aircraft: projects.aircraft })
     .from(projects)
-    .where(eq(projects.id, projectId));
+    .where(and(eq(projects.id, projectId), isNull(projects.deletedAt)));
   if (!project) return null;
   const vs = await db
     .select()
@@ -49,28 +60,45 @@ export async function loadWorkspace(db: Db, projectId: number): Promise<Workspac
     .where(eq(tests.projectId, projectId))
     .orderBy(asc(tests.id));
   const frames = await db
-    .select({ id: airframes.id, name: airframes.name, versionId: airframes.versionId })
+    .select({
+      id: airframes.id,
+      name: airframes.name,
+      versionId: airframes.versionId,
+      note: airframes.note,
+    })
     .from(airframes)
     .where(eq(airframes.projectId, projectId));
+  const bodies = ts.map(({ tests: t, logs: l }) => {
+    const body = { ...t.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null };
+    // the rows were checked when they came in: there are too many to check on every opening
+    const whole = testBodySchema.safeParse({ ...body, log: null }).success;
+    const { versionId, airframeId, revision } = t;
+    return { row: whole ? { id: String(t.id), versionId, airframeId, revision, body } : null };
+  });
   return {
     project,
-    versions: vs.map((v) => ({
-      id: v.id,
-      name: v.name,
-      parentId: v.parentId,
-      reason: v.reason,
-      updatedAt: v.updatedAt.toISOString(),
-      document: present(v.document),
-      revision: v.revision,
-    })),
-    tests: ts.map(({ tests: t, logs: l }) => ({
-      id: String(t.id),
-      versionId: t.versionId,
-      airframeId: t.airframeId,
-      revision: t.revision,
-      body: { ...t.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null },
-    })),
+    versions: vs.flatMap((v) => {
+      const document = readStored(v.document);
+      return document
+        ? [
+            {
+              id: v.id,
+              name: v.name,
+              parentId: v.parentId,
+              reason: v.reason,
+              updatedAt: v.updatedAt.toISOString(),
+              document,
+              revision: v.revision,
+            },
+          ]
+        : [];
+    }),
+    tests: bodies.flatMap((t) => t.row ?? []),
     airframes: frames,
+    damaged: {
+      versions: vs.filter((v) => !readStored(v.document)).map(({ id, name }) => ({ id, name })),
+      tests: bodies.filter((t) => t.row === null).length,
+    },
   };
 }
 
@@ -79,9 +107,7 @@ export type SaveResult<T> =
   | { status: 'conflict'; revision: number; theirs: T }
   | { status: 'gone' };
 
-const KEEP_REVISIONS = 300;
-
-/** Saves a version's document made from `base`. What it replaces is kept among the revisions. */
+/** Saves a version's document made from `base`. What it replaces is kept among the revisions, under the name of who made it. */
 export async function saveVersion(
   db: Db,
   versionId: number,
@@ -90,24 +116,27 @@ export async function saveVersion(
   person: number | null,
 ): Promise<SaveResult<DesignDocument>> {
   return db.transaction(async (tx) => {
-    const [row] = await tx
-      .select({ revision: versions.revision, document: versions.document })
+    const [found] = await tx
+      .select({ row: versions, deleted: projects.deletedAt })
       .from(versions)
+      .innerJoin(projects, eq(projects.id, versions.projectId))
       .where(eq(versions.id, versionId))
-      .for('update');
-    if (!row) return { status: 'gone' as const };
+      .for('update', { of: versions });
+    if (!found || found.deleted) return { status: 'gone' as const };
+    const { row } = found;
     if (row.revision !== base)
       return { status: 'conflict' as const, revision: row.revision, theirs: present(row.document) };
-    await tx
-      .insert(revisions)
-      .values({ versionId, revision: row.revision, document: row.document, savedBy: person })
-      .onConflictDoNothing();
-    await tx
-      .delete(revisions)
-      .where(and(eq(revisions.versionId, versionId), lt(revisions.revision, row.revision - KEEP_REVISIONS)));
+    await keepRevision(tx, row);
     await tx
       .update(versions)
-      .set({ document, schemaVersion: SCHEMA_VERSION, revision: row.revision + 1, updatedAt: new Date() })
+      .set({
+        document,
+        head: headOf(document),
+        schemaVersion: SCHEMA_VERSION,
+        revision: row.revision + 1,
+        updatedAt: new Date(),
+        savedBy: person,
+      })
       .where(eq(versions.id, versionId));
     return { status: 'saved' as const, revision: row.revision + 1 };
   });
@@ -119,14 +148,17 @@ export async function saveTest(
   testId: number,
   base: number,
   body: TestBody,
+  person: number | null,
 ): Promise<SaveResult<TestBody>> {
   return db.transaction(async (tx) => {
-    const [row] = await tx
-      .select({ revision: tests.revision, body: tests.body })
+    const [found] = await tx
+      .select({ row: tests, deleted: projects.deletedAt })
       .from(tests)
+      .innerJoin(projects, eq(projects.id, tests.projectId))
       .where(eq(tests.id, testId))
-      .for('update');
-    if (!row) return { status: 'gone' as const };
+      .for('update', { of: tests });
+    if (!found || found.deleted) return { status: 'gone' as const };
+    const { row } = found;
     if (row.revision !== base) {
       const [l] = await tx.select().from(logs).where(eq(logs.testId, testId));
       return {
@@ -136,23 +168,17 @@ export async function saveTest(
       };
     }
     const { log, ...rest } = body;
+    await keepTestRevision(tx, row);
     await tx
       .update(tests)
-      .set({ body: { ...rest, log: null }, revision: row.revision + 1 })
+      .set({
+        body: { ...rest, log: null },
+        revision: row.revision + 1,
+        updatedAt: new Date(),
+        savedBy: person,
+      })
       .where(eq(tests.id, testId));
-    await tx.delete(measurements).where(eq(measurements.testId, testId));
-    if (body.measurements.length)
-      await tx.insert(measurements).values(
-        body.measurements.map((m) => ({
-          testId,
-          quantity: m.quantity,
-          state: m.state,
-          value: m.value,
-          sigma: m.sigma,
-          origin: m.from,
-          setAside: m.setAside,
-        })),
-      );
+    await storeMeasurements(tx, testId, body);
     if (log)
       await tx
         .insert(logs)
@@ -163,28 +189,6 @@ export async function saveTest(
   });
 }
 
-export async function createProject(
-  db: Db,
-  name: string,
-  aircraft: string,
-  document: DesignDocument,
-): Promise<{ projectId: number; versionId: number }> {
-  return db.transaction(async (tx) => {
-    const [p] = await tx.insert(projects).values({ name, aircraft }).returning({ id: projects.id });
-    const [v] = await tx
-      .insert(versions)
-      .values({
-        projectId: p.id,
-        name: `${aircraft} 1`,
-        reason: 'First drawing.',
-        schemaVersion: SCHEMA_VERSION,
-        document,
-      })
-      .returning({ id: versions.id });
-    return { projectId: p.id, versionId: v.id };
-  });
-}
-
 /** A new version under `parentId`, with its airframe to come. @returns its id, or null when the parent is gone */
 export async function createVersion(
   db: Db,
@@ -192,6 +196,7 @@ export async function createVersion(
   name: string,
   reason: string,
   document: DesignDocument,
+  person: number | null,
 ): Promise<number | null> {
   const [parent] = await db
     .select({ projectId: versions.projectId })
@@ -200,13 +205,27 @@ export async function createVersion(
   if (!parent) return null;
   const [v] = await db
     .insert(versions)
-    .values({ projectId: parent.projectId, parentId, name, reason, schemaVersion: SCHEMA_VERSION, document })
+    .values({
+      projectId: parent.projectId,
+      parentId,
+      name,
+      reason,
+      schemaVersion: SCHEMA_VERSION,
+      document,
+      head: headOf(document),
+      savedBy: person,
+    })
     .returning({ id: versions.id });
   return v.id;
 }
 
 /** A new test of a version, on its newest airframe (one is entered when there is none). */
-export async function createTest(db: Db, versionId: number, body: TestBody): Promise<TestRow | null> {
+export async function createTest(
+  db: Db,
+  versionId: number,
+  body: TestBody,
+  person: number | null,
+): Promise<TestRow | null> {
   return db.transaction(async (tx) => {
     const [v] = await tx
       .select({ projectId: versions.projectId, name: versions.name })
@@ -226,83 +245,14 @@ export async function createTest(db: Db, versionId: number, body: TestBody): Pro
         .returning({ id: airframes.id });
     const [row] = await tx
       .insert(tests)
-      .values({ projectId: v.projectId, versionId, airframeId: frame.id, body: { ...body, log: null } })
+      .values({
+        projectId: v.projectId,
+        versionId,
+        airframeId: frame.id,
+        body: { ...body, log: null },
+        savedBy: person,
+      })
       .returning({ id: tests.id, revision: tests.revision });
     return { id: String(row.id), versionId, airframeId: frame.id, revision: row.revision, body };
   });
-}
-
-export interface ProjectCard {
-  id: number;
-  name: string;
-  aircraft: string;
-  demo: boolean;
-  versions: number;
-  newest: VersionHead | null;
-  testCount: number;
-}
-
-export async function listProjects(db: Db): Promise<ProjectCard[]> {
-  const ps = await db.select().from(projects).orderBy(asc(projects.id));
-  return Promise.all(
-    ps.map(async (p) => {
-      const vs = await db
-        .select()
-        .from(versions)
-        .where(eq(versions.projectId, p.id))
-        .orderBy(asc(versions.id));
-      const ts = await db.select({ id: tests.id }).from(tests).where(eq(tests.projectId, p.id));
-      const v = vs[vs.length - 1];
-      return {
-        id: p.id,
-        name: p.name,
-        aircraft: p.aircraft,
-        demo: p.demo,
-        versions: vs.length,
-        testCount: ts.length,
-        newest: v
-          ? {
-              id: v.id,
-              name: v.name,
-              parentId: v.parentId,
-              reason: v.reason,
-              updatedAt: v.updatedAt.toISOString(),
-              document: present(v.document),
-              revision: v.revision,
-            }
-          : null,
-      };
-    }),
-  );
-}
-
-export async function deleteProject(db: Db, projectId: number): Promise<void> {
-  await db.delete(projects).where(eq(projects.id, projectId));
-}
-
-export interface Person {
-  id: number;
-  name: string;
-  units: 'metric' | 'imperial';
-}
-
-export async function listPeople(db: Db): Promise<Person[]> {
-  return db
-    .select({ id: people.id, name: people.name, units: people.units })
-    .from(people)
-    .orderBy(asc(people.id));
-}
-
-/** The person of that name, entered when new. */
-export async function personNamed(db: Db, name: string): Promise<Person> {
-  await db.insert(people).values({ name }).onConflictDoNothing();
-  const [p] = await db
-    .select({ id: people.id, name: people.name, units: people.units })
-    .from(people)
-    .where(eq(people.name, name));
-  return p;
-}
-
-export async function setUnits(db: Db, personId: number, units: 'metric' | 'imperial'): Promise<void> {
-  await db.update(people).set({ units }).where(eq(people.id, personId));
 }

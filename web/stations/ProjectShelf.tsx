@@ -4,14 +4,22 @@ import { notifications } from '@mantine/notifications';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { createProjectAction, deleteProjectAction, importProjectAction } from '../server/actions';
-import type { ProjectCard } from '../server/store';
+import { createProjectAction, deleteProjectAction, restoreProjectAction } from '../server/actions';
+import type { DeletedProject, ProjectCard } from '../server/projects';
 import { Silhouette } from '../parts/Silhouette';
 
-const MAX_FILE = 40_000_000;
+const MAX_FILE = 600_000_000;
 
 /** All projects on this machine. */
-export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; person: string }) {
+export function ProjectShelf({
+  projects,
+  deleted,
+  person,
+}: {
+  projects: ProjectCard[];
+  deleted: DeletedProject[];
+  person: string;
+}) {
   const router = useRouter();
   const [making, setMaking] = useState(false);
   const [error, setError] = useState<string | null>(null);
@@ -21,26 +29,39 @@ export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; pe
     if (!file) return;
     setError(null);
     if (file.size > MAX_FILE) {
-      setError(`${file.name} is larger than 40 MB; nothing was opened.`);
+      setError(`${file.name} is larger than ${MAX_FILE / 1e6} MB; nothing was opened.`);
       return;
     }
     try {
-      const r = await importProjectAction(await file.text());
+      const r = await openFile(file);
       if (r.status === 'refused') setError(`${file.name} was not opened. ${r.message}`);
       else open(r.value);
     } catch {
       setError('The server did not answer; nothing was opened.');
     }
   };
+  const bringBack = async (p: { id: number; name: string }) => {
+    const r = await restoreProjectAction(p.id).catch(() => null);
+    notifications.show({
+      message: r?.status === 'ok' ? `${p.name} is back.` : (r?.message ?? 'The server does not answer.'),
+    });
+    router.refresh();
+  };
   const remove = async (p: ProjectCard) => {
-    if (
-      !window.confirm(
-        `Delete ${p.name} with its ${p.versions} version(s) and ${p.testCount} test(s)? Export it first if in doubt.`,
-      )
-    )
-      return;
-    await deleteProjectAction(p.id);
-    notifications.show({ message: `${p.name} was deleted.` });
+    const r = await deleteProjectAction(p.id).catch(() => null);
+    if (r?.status === 'ok')
+      notifications.show({
+        autoClose: 12_000,
+        message: (
+          <Group justify="space-between">
+            {p.name} was deleted.
+            <Button size="compact-sm" variant="default" onClick={() => void bringBack(p)}>
+              Undo
+            </Button>
+          </Group>
+        ),
+      });
+    else setError(r?.message ?? 'The server does not answer; nothing was deleted.');
     router.refresh();
   };
   return (
@@ -66,7 +87,7 @@ export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; pe
         <Button onClick={() => setMaking(true)}>New project</Button>
         <FileButton
           onChange={(f) => void read(f)}
-          accept=".json,application/json"
+          accept=".zip,.json,application/zip,application/json"
           inputProps={{ 'aria-label': 'Project file' }}
         >
           {(props) => (
@@ -94,7 +115,7 @@ export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; pe
           }}
         >
           <div style={{ width: 150, display: 'flex', justifyContent: 'center' }}>
-            {p.newest && <Silhouette design={p.newest.document.design} size={140} />}
+            {p.newest?.face && <Silhouette design={p.newest.face} size={140} />}
           </div>
           <div style={{ flex: 1 }}>
             {p.newest ? (
@@ -108,7 +129,9 @@ export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; pe
               <b>{p.name}</b>
             )}
             <div className="dim" style={{ maxWidth: 560 }}>
-              {p.newest?.document.brief.purpose}
+              {p.newest && !p.newest.face
+                ? 'The newest version cannot be read; the earlier ones may be.'
+                : p.newest?.purpose}
             </div>
             <div className="dim" style={{ marginTop: 4, fontSize: '0.78rem' }}>
               {p.versions} version{p.versions === 1 ? '' : 's'}, {p.testCount} test
@@ -124,8 +147,43 @@ export function ProjectShelf({ projects, person }: { projects: ProjectCard[]; pe
           </Button>
         </article>
       ))}
+      <Deleted list={deleted} onBack={(p) => void bringBack(p)} />
       <NewProject opened={making} onClose={() => setMaking(false)} onMade={open} />
     </main>
+  );
+}
+
+type Opened =
+  { status: 'ok'; value: { projectId: number; versionId: number } } | { status: 'refused'; message: string };
+
+/** Sends a project file as it is; the server reads it. */
+async function openFile(file: File): Promise<Opened> {
+  const r = await fetch('/api/import', { method: 'POST', body: file });
+  return (await r.json()) as Opened;
+}
+
+function Deleted({ list, onBack }: { list: DeletedProject[]; onBack: (p: DeletedProject) => void }) {
+  if (list.length === 0) return null;
+  return (
+    <details className="deleted">
+      <summary>
+        {list.length} deleted project{list.length === 1 ? '' : 's'}, kept for 30 days
+      </summary>
+      {list.map((p) => (
+        <div key={p.id} className="deletedrow">
+          <span>
+            {p.name} · {p.aircraft}
+          </span>
+          <span className="dim">
+            {new Date(p.deletedAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+            {p.by ? `, by ${p.by}` : ''}
+          </span>
+          <Button size="compact-sm" variant="default" onClick={() => onBack(p)}>
+            Bring back
+          </Button>
+        </div>
+      ))}
+    </details>
   );
 }
 

@@ -26,8 +26,10 @@ import { createTestAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
 import { ChartFrame } from '../parts/ChartFrame';
 import { QuantityField, TextCell } from '../parts/QuantityField';
+import { keepOriginal } from '../parts/originals';
+import { OriginalFiles } from '../parts/OriginalFiles';
 import { Cautions } from '../parts/Cautions';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { useWorkspace, useWorkspaceStore } from '../parts/workspace/useWorkspace';
 import { MarkLegend, ThreeMark, describeMarks } from '../parts/ThreeMark';
 
 const emptyBody = (design: Design, loading: string, temperature: number): TestBody => ({
@@ -128,10 +130,12 @@ export function Test() {
   );
 }
 
-/** Writes a change to a test and brings its measurements up to date, as one undo step. */
-function useTestEdit(id: string, body: TestBody) {
-  const edit = useWorkspace((w) => w.edit);
+/** Writes a change to a test as it stands now and brings its measurements up to date, as one undo step. */
+function useTestEdit(id: string) {
+  const store = useWorkspaceStore();
   return (patch: Partial<TestBody>): string | null => {
+    const { content, edit } = store.getState();
+    const { body } = content.tests.find((t) => t.id === id)!;
     const next = { ...body, ...patch },
       measurements = remeasured(body, next);
     return edit({ type: 'set', path: `tests.${id}.body`, value: { ...next, measurements } });
@@ -139,7 +143,7 @@ function useTestEdit(id: string, body: TestBody) {
 }
 
 function TestSheet({ id, body }: { id: string; body: TestBody }) {
-  const set = useTestEdit(id, body);
+  const set = useTestEdit(id);
   return (
     <div
       className="cols"
@@ -152,7 +156,7 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
       </div>
       <div className="stack">
         <Record id={id} body={body} set={set} />
-        <LogReader body={body} set={set} />
+        <LogReader id={id} body={body} set={set} />
         <Measured id={id} body={body} />
       </div>
     </div>
@@ -552,27 +556,28 @@ function RubberRecord({
   );
 }
 
-function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
+function LogReader({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const document = useWorkspace((w) => w.content.document);
   const [error, setError] = useState<string | null>(null);
   const [laps, setLaps] = useState<number | string>(6);
   const [busy, setBusy] = useState(false);
+  const [kept, setKept] = useState(0);
   const take = (text: string, name: string) => {
     const r = parseFlightCsv(text);
     if (r.status === 'error') {
       setError(`${name} was not taken. ${r.message}`);
-      return;
+      return false;
     }
     const reduced = reduceLog(r.rows, body.card.loading);
-    setError(
-      set({
-        log: {
-          name: name.slice(0, 200),
-          rows: r.rows,
-          remarks: [...r.remarks, ...reduced.remarks].slice(0, 50),
-        },
-      }),
-    );
+    const refused = set({
+      log: {
+        name: name.slice(0, 200),
+        rows: r.rows,
+        remarks: [...r.remarks, ...reduced.remarks].slice(0, 50),
+      },
+    });
+    setError(refused);
+    return refused === null;
   };
   const open = (f: File | null) => {
     if (!f) return;
@@ -582,7 +587,11 @@ function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
       );
       return;
     }
-    void f.text().then((t) => take(t, f.name));
+    void f.text().then(async (t) => {
+      if (!take(t, f.name)) return;
+      setError(await keepOriginal(id, f));
+      setKept((n) => n + 1);
+    });
   };
   const fly = async () => {
     setBusy(true);
@@ -642,6 +651,7 @@ function LogReader({ body, set }: { body: TestBody; set: SetBody }) {
           {error}
         </div>
       )}
+      <OriginalFiles testId={id} stamp={kept} />
       {body.log && (
         <>
           <div className="dim" style={{ fontSize: '0.78rem', margin: '6px 0' }}>

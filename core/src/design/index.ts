@@ -34,7 +34,14 @@ export type {
   Station,
   Surface,
 } from './schema';
-export { HANDLING, benchSchema, emptyRecord, measurementSchema, testBodySchema } from './testSchema';
+export {
+  HANDLING,
+  MOST_RUNS,
+  benchSchema,
+  emptyRecord,
+  measurementSchema,
+  testBodySchema,
+} from './testSchema';
 export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';

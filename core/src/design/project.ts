@@ -22,11 +22,11 @@ export const projectFileSchema = z.strictObject({
       }),
     )
     .min(1)
-    .max(200),
-  airframes: z.array(z.strictObject({ key, name, version: key, note: z.string().max(1000) })).max(200),
+    .max(2000),
+  airframes: z.array(z.strictObject({ key, name, version: key, note: z.string().max(1000) })).max(2000),
   tests: z
     .array(z.strictObject({ key, version: key, airframe: key.nullable(), body: testBodySchema }))
-    .max(1000),
+    .max(20_000),
 });
 export type ProjectFile = z.infer<typeof projectFileSchema>;
 

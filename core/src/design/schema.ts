@@ -174,7 +174,7 @@ export const sectionSchema = z.strictObject({
       flap: z.strictObject({ hinge: between(0.4, 0.95), angle: between(-0.7, 0.7) }).nullable(),
     })
     .optional(),
-  measured: z.array(measuredPolarSchema).max(6).optional(),
+  measured: z.array(measuredPolarSchema).max(40).optional(),
   note: label,
 });
 

@@ -47,6 +47,8 @@ export const benchRowSchema = z.tuple([
   finite.min(0).max(10000),
   finite.min(200).max(600).nullable(),
 ]);
+/** Runs of one bench test. */
+export const MOST_RUNS = 40;
 export const benchSchema = z.strictObject({
   /** parts of the swap set on the stand; null as the design has them */
   propeller: z.string().max(60).nullable(),
@@ -62,7 +64,7 @@ export const benchSchema = z.strictObject({
         rows: z.array(benchRowSchema).min(1).max(6000),
       }),
     )
-    .max(12),
+    .max(MOST_RUNS),
   /** what the maker says, at full throttle */
   claim: z
     .strictObject({

@@ -1,11 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { reduceContent, type Content } from './content';
-import { readDraft, writeDraft, type Saved } from './saving';
 
 const content = (): Content => ({
   document: bitternDocument(),
-  tests: bitternProject().tests.map((t, i) => ({ id: String(i + 1), versionId: 1, body: t.body })),
+  tests: bitternProject().tests.map((t, i) => ({
+    id: String(i + 1),
+    versionId: 1,
+    airframeId: null,
+    body: t.body,
+  })),
 });
 const ok = (r: ReturnType<typeof reduceContent>): Content => {
   if (r.status !== 'ok') throw new Error(r.message);
@@ -86,42 +90,5 @@ describe('edits', () => {
     const r = reduceContent(content(), { type: 'set', path, value });
     expect(r.status).toBe('refused');
     if (r.status === 'refused') expect(r.message).toMatch(/^[A-Z].{6,}/);
-  });
-});
-
-describe('drafts', () => {
-  const memory = (): Storage => {
-    const m = new Map<string, string>();
-    return {
-      getItem: (k: string) => m.get(k) ?? null,
-      setItem: (k: string, v: string) => {
-        m.set(k, v);
-      },
-      removeItem: (k: string) => {
-        m.delete(k);
-      },
-      clear: () => m.clear(),
-      key: () => null,
-      length: 0,
-    };
-  };
-  const savedOf = (c: Content): Saved => ({
-    document: c.document,
-    revision: 4,
-    tests: new Map(c.tests.map((t) => [t.id, { body: t.body, revision: 2 }])),
-  });
-  it('keeps what is not saved and clears when it is', () => {
-    const store = memory(),
-      c = content();
-    const next = ok(reduceContent(c, { type: 'set', path: 'document.brief.site.wind', value: 3 }));
-    writeDraft(store, 1, next, savedOf(c));
-    expect(readDraft(store, 1)).toMatchObject({ base: 4, document: { brief: { site: { wind: 3 } } } });
-    writeDraft(store, 1, next, savedOf(next));
-    expect(readDraft(store, 1)).toBeNull();
-  });
-  it('a damaged draft is no draft', () => {
-    const store = memory();
-    store.setItem('skiametra-draft-1', '{');
-    expect(readDraft(store, 1)).toBeNull();
   });
 });

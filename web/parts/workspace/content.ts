@@ -16,6 +16,7 @@ import {
 export interface ContentTest {
   id: string;
   versionId: number;
+  airframeId: number | null;
   body: TestBody;
 }
 export interface Content {

@@ -1,16 +1,20 @@
 /** The browser's store: one undo step per edit, saving with retry, and nothing lost when two windows meet. */
+import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { setPath, withoutEntry, type DesignDocument, type TestBody } from '@skiametra/core/design';
+
+import { memoryFile } from './memoryFile';
 
 type Save = (id: number, base: number, data: unknown) => Promise<unknown>;
 const server = vi.hoisted(() => ({
   saveVersion: null as unknown as Save,
   saveTest: null as unknown as Save,
 }));
-vi.mock('../../server/actions', () => ({
-  saveVersionAction: (...a: Parameters<Save>) => server.saveVersion(...a),
-  saveTestAction: (...a: Parameters<Save>) => server.saveTest(...a),
+vi.mock('./calls', async (original) => ({
+  ...(await original<object>()),
+  saveVersion: (...a: Parameters<Save>) => server.saveVersion(...a),
+  saveTest: (...a: Parameters<Save>) => server.saveTest(...a),
 }));
 vi.mock('../../workers/coreClient', async (original) => ({
   ...(await original<object>()),
@@ -24,11 +28,13 @@ vi.mock('../../workers/coreClient', async (original) => ({
 }));
 
 const { createWorkspace } = await import('./store');
+const { AwayError } = await import('./calls');
+const { MemoryShelf } = await import('./memoryShelf');
 
 const person = { id: 1, name: 'Pilot', units: 'metric' as const };
-const memory = new Map<string, string>();
+let shelf = new MemoryShelf();
 
-function open(document: DesignDocument = bitternDocument()) {
+function open(document: DesignDocument = bitternDocument(), revision = 5, tab = 'a') {
   const tests = bitternProject().tests.map((t, i) => ({
     id: String(i + 1),
     versionId: 7,
@@ -39,13 +45,15 @@ function open(document: DesignDocument = bitternDocument()) {
   return createWorkspace(
     {
       project: { id: 1, name: 'P', aircraft: 'A' },
-      versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document, revision: 5 }],
+      versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document, revision }],
       tests,
       airframes: [],
+      damaged: { versions: [], tests: 0 },
     },
     7,
     person,
     [person],
+    shelf.as(tab),
   );
 }
 
@@ -55,20 +63,8 @@ const setWind = (w: ReturnType<typeof open>, value: number) =>
 
 beforeEach(() => {
   vi.useFakeTimers();
-  memory.clear();
-  vi.stubGlobal('window', {
-    localStorage: {
-      getItem: (k: string) => memory.get(k) ?? null,
-      setItem: (k: string, v: string) => {
-        memory.set(k, v);
-      },
-      removeItem: (k: string) => {
-        memory.delete(k);
-      },
-    },
-    addEventListener: () => undefined,
-    removeEventListener: () => undefined,
-  });
+  shelf = new MemoryShelf();
+  vi.stubGlobal('window', { addEventListener: () => undefined, removeEventListener: () => undefined });
   let revision = 5;
   server.saveVersion = vi.fn(async () => ({
     status: 'ok',
@@ -195,11 +191,14 @@ describe('saving', () => {
     setWind(w, 4);
     await vi.advanceTimersByTimeAsync(5000);
     expect(w.getState().saveState.status).toBe('offline');
-    expect(memory.get('skiametra-draft-7')).toContain('"wind":4');
+    expect(w.getState().kept).toBe('kept');
+    expect(shelf.drafts.get('7:a')!.document.brief.site.wind).toBe(4);
+    expect(shelf.drafts.get('7:a')!.base.document.brief.site.wind).toBe(0.5);
     away = false;
     await vi.advanceTimersByTimeAsync(2500);
     expect(w.getState().saveState.status).toBe('saved');
-    expect(memory.has('skiametra-draft-7')).toBe(false);
+    expect(shelf.drafts.size).toBe(0);
+    expect(w.getState().kept).toBe('none');
   });
   it('what was typed while a save was under way is saved next', async () => {
     const w = open();
@@ -220,27 +219,217 @@ describe('saving', () => {
     expect((vi.mocked(server.saveVersion).mock.calls[0][2] as DesignDocument).brief.site.wind).toBe(2);
   });
   it('a draft left by a closed page comes back as one undo step', async () => {
-    const a = open();
-    server.saveVersion = vi.fn(async () => {
-      throw new TypeError('fetch failed');
-    });
-    setWind(a, 6);
-    await vi.advanceTimersByTimeAsync(700);
-    const b = open();
-    b.getState().begin();
+    const b = await reopened(6, bitternDocument(), 5);
     expect(wind(b)).toBe(6);
     expect(b.getState().restored).toBe(1);
     b.getState().undo();
     expect(wind(b)).toBe(0.5);
   });
-  it('a draft that the schema refuses is left alone', () => {
-    memory.set(
-      'skiametra-draft-7',
-      JSON.stringify({ base: 5, document: { brief: 1 }, tests: [], testRevisions: [] }),
-    );
+  it('typed at the very last moment, after the page began to go: the draft is written at once', async () => {
+    const heard = new Map<string, () => void>();
+    vi.stubGlobal('window', {
+      addEventListener: (k: string, f: () => void) => heard.set(k, f),
+      removeEventListener: () => undefined,
+    });
     const w = open();
     w.getState().begin();
+    await vi.advanceTimersByTimeAsync(5);
+    heard.get('pagehide')!();
+    setWind(w, 7);
+    expect(shelf.drafts.get('7:a')?.document.brief.site.wind).toBe(7);
+  });
+  it('a draft that the schema refuses is kept and offered, never written over', async () => {
+    const bad = { ...(await draftOf(3)), document: { brief: 1 } as never };
+    shelf.drafts.set('7:a', bad);
+    const w = open();
+    w.getState().begin();
+    await vi.advanceTimersByTimeAsync(5);
     expect(wind(w)).toBe(0.5);
+    expect(w.getState().orphans).toMatchObject([{ draft: { document: { brief: 1 } } }]);
+    expect(w.getState().orphans[0].refused).toMatch(/[a-z]/);
+    setWind(w, 9);
+    await vi.advanceTimersByTimeAsync(5);
+    expect([...shelf.drafts.values()].map((d) => d.document)).toContainEqual({ brief: 1 });
+  });
+  it('a browser without room does not say that it kept anything', async () => {
+    const w = open();
+    away();
+    shelf.full = true;
+    setWind(w, 4);
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([w.getState().saveState.status, w.getState().kept]).toEqual(['offline', 'failed']);
+    shelf.full = false;
+    setWind(w, 5);
+    await vi.advanceTimersByTimeAsync(5);
+    expect(w.getState().kept).toBe('kept');
+  });
+  it('a server that says why it cannot just now is tried again, with its reason', async () => {
+    const w = open();
+    server.saveVersion = vi.fn(async () => {
+      throw new AwayError('The disk of the database is full: make room on it.');
+    });
+    setWind(w, 4);
+    await vi.advanceTimersByTimeAsync(700);
+    expect(w.getState().saveState).toMatchObject({
+      status: 'offline',
+      message: expect.stringMatching(/disk/),
+    });
+    await vi.advanceTimersByTimeAsync(4500);
+    expect(server.saveVersion).toHaveBeenCalledTimes(3);
+  });
+  it('a project deleted elsewhere is gone: nothing says “saved”, and when it is back it is saved', async () => {
+    const w = open();
+    server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'gone' } }));
+    setWind(w, 4);
+    await vi.advanceTimersByTimeAsync(700);
+    expect(w.getState().saveState.status).toBe('gone');
+    setWind(w, 5);
+    await vi.advanceTimersByTimeAsync(9000);
+    expect(w.getState().saveState.status).toBe('gone');
+    expect(server.saveVersion).toHaveBeenCalledTimes(1);
+    expect(memoryFile(w.getState()).versions[0].document.brief.site.wind).toBe(5);
+    server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: 6 } }));
+    w.getState().cameBack();
+    await vi.advanceTimersByTimeAsync(50);
+    expect(w.getState().saveState.status).toBe('saved');
+  });
+});
+
+const away = () => {
+  server.saveVersion = vi.fn(async () => {
+    throw new TypeError('fetch failed');
+  });
+};
+
+/** The draft that a tab leaves when it typed a wind and was closed before the server answered. */
+async function draftOf(value: number, tab = 'a') {
+  const a = open(bitternDocument(), 5, tab);
+  away();
+  setWind(a, value);
+  await vi.advanceTimersByTimeAsync(700);
+  return structuredClone(shelf.drafts.get(`7:${tab}`)!);
+}
+
+/** The same tab opened again on what the server holds by now. */
+async function reopened(value: number, theirs: DesignDocument, revision: number) {
+  await draftOf(value);
+  server.saveVersion = vi.fn(async (_id: number, base: number) => ({
+    status: 'ok',
+    value:
+      base === revision
+        ? { status: 'saved', revision: revision + 1 }
+        : { status: 'conflict', revision, theirs },
+  }));
+  const b = open(theirs, revision);
+  b.getState().begin();
+  await vi.advanceTimersByTimeAsync(5);
+  return b;
+}
+
+describe('a restored draft and a save made meanwhile elsewhere', () => {
+  const elsewhere = (patch: Record<string, number>) =>
+    Object.entries(patch).reduce((d, [k, v]) => setPath(d, `brief.site.${k}`, v), bitternDocument());
+  const foreign: [string, DesignDocument, number][] = [
+    ['nothing', bitternDocument(), 5],
+    ['another number', elsewhere({ elevation: 300 }), 9],
+    ['the same number', elsewhere({ wind: 8 }), 9],
+    ['both', elsewhere({ wind: 8, elevation: 300 }), 9],
+  ];
+  const choices = ['merge', 'mine', 'theirs'] as const;
+  it.each(foreign.flatMap((f) => choices.map((c) => [...f, c] as const)))(
+    '%s changed elsewhere: %4$s',
+    async (_what, theirs, revision, choice) => {
+      const w = await reopened(6, theirs, revision);
+      expect(wind(w)).toBe(6);
+      await vi.advanceTimersByTimeAsync(700);
+      if (revision === 5) {
+        expect(w.getState().saveState.status).toBe('saved');
+        return;
+      }
+      expect(w.getState().saveState.status).toBe('conflict');
+      expect(w.getState().settle(choice).status).toBe('settled');
+      const site = w.getState().content.document.brief.site,
+        their = theirs.brief.site,
+        base = bitternDocument().brief.site;
+      // merged: mine where I changed, theirs everywhere else (it was mine everywhere, and theirs was lost)
+      expect(site).toEqual(
+        { merge: { ...their, wind: 6 }, mine: { ...base, wind: 6 }, theirs: their }[choice],
+      );
+      await vi.advanceTimersByTimeAsync(700);
+      expect(w.getState().saveState.status).toBe('saved');
+      expect(shelf.drafts.size).toBe(0);
+    },
+  );
+  it('law: draft x save elsewhere, merged: every number changed by one side only survives', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.record(CHANGES), fc.record(CHANGES), async (mine, their) => {
+        shelf = new MemoryShelf();
+        const doc = (of: Record<string, number | null>) =>
+          elsewhere(Object.fromEntries(Object.entries(of).filter(([, v]) => v !== null)) as never);
+        const theirs = doc(their);
+        const a = open();
+        away();
+        a.getState().edit({ type: 'set', path: 'document', value: doc(mine) });
+        await vi.advanceTimersByTimeAsync(5);
+        const b = open(theirs, 9);
+        server.saveVersion = vi.fn(async () => ({
+          status: 'ok',
+          value: { status: 'conflict', revision: 9, theirs },
+        }));
+        b.getState().begin();
+        await vi.advanceTimersByTimeAsync(700);
+        if (b.getState().saveState.status === 'conflict') b.getState().settle('merge');
+        const site = b.getState().content.document.brief.site as unknown as Record<string, number>,
+          base = bitternDocument().brief.site as unknown as Record<string, number>;
+        for (const k of Object.keys(CHANGES) as (keyof typeof CHANGES)[])
+          expect(site[k], k).toBe(mine[k] ?? their[k] ?? base[k]);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+/** New values, none of them what it was. */
+const CHANGES = {
+  wind: fc.option(fc.integer({ min: 1, max: 9 })),
+  elevation: fc.option(fc.integer({ min: 10, max: 900 })),
+  stripLength: fc.option(fc.integer({ min: 21, max: 90 })),
+};
+
+describe('drafts of tabs that are gone', () => {
+  it('are offered; taken in they lie over what is there, and only then are they let go', async () => {
+    await draftOf(6, 'gone');
+    shelf.open.delete('gone');
+    const theirs = setPath(bitternDocument(), 'brief.site.elevation', 300);
+    server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: 10 } }));
+    const w = open(theirs, 9);
+    w.getState().begin();
+    await vi.advanceTimersByTimeAsync(5);
+    expect(wind(w)).toBe(0.5);
+    const [orphan] = w.getState().orphans;
+    expect(orphan.refused).toBeNull();
+    w.getState().takeOrphan(orphan);
+    expect(w.getState().content.document.brief.site).toMatchObject({ wind: 6, elevation: 300 });
+    await vi.advanceTimersByTimeAsync(700);
+    expect(w.getState().orphans).toEqual([]);
+    expect(shelf.drafts.size).toBe(0);
+  });
+  it('those of tabs that are open are left to them', async () => {
+    await draftOf(6, 'other');
+    const w = open();
+    w.getState().begin();
+    await vi.advanceTimersByTimeAsync(5);
+    expect(w.getState().orphans).toEqual([]);
+    expect(shelf.drafts.size).toBe(1);
+  });
+  it('thrown away only when asked', async () => {
+    await draftOf(6, 'gone');
+    shelf.open.delete('gone');
+    const w = open();
+    w.getState().begin();
+    await vi.advanceTimersByTimeAsync(5);
+    w.getState().dropOrphan(w.getState().orphans[0]);
+    expect(shelf.drafts.size).toBe(0);
   });
 });
 
@@ -261,7 +450,7 @@ describe('two windows', () => {
   it('merge keeps both and tells what both had changed', async () => {
     conflicting(setPath(setPath(bitternDocument(), 'brief.site.elevation', 300), 'brief.site.wind', 7));
     const w = await begun();
-    expect(w.getState().settle('merge')).toEqual(['brief.site.wind']);
+    expect(w.getState().settle('merge')).toMatchObject({ conflicts: ['brief.site.wind'] });
     expect(w.getState().content.document.brief.site).toMatchObject({ wind: 2, elevation: 300 });
     await vi.advanceTimersByTimeAsync(700);
     expect(vi.mocked(server.saveVersion).mock.calls.at(-1)![1]).toBe(9);
@@ -297,7 +486,9 @@ describe('two windows', () => {
       ),
     );
     const w = await begun();
-    expect(w.getState().settle('merge')[0]).toMatch(/cannot be merged/);
+    expect(w.getState().settle('merge')).toMatchObject({
+      message: expect.stringMatching(/cannot be merged/),
+    });
     expect(w.getState().saveState.status).toBe('conflict');
   });
   it('tests merge field by field too', async () => {
@@ -347,10 +538,12 @@ it('the compared version has a ledger of its own', async () => {
       ],
       tests: [],
       airframes: [],
+      damaged: { versions: [], tests: 0 },
     },
     8,
     person,
     [person],
+    shelf.as('a'),
   );
   w.getState().begin();
   await vi.advanceTimersByTimeAsync(10);

@@ -4,13 +4,15 @@
  */
 import { createStore } from 'zustand/vanilla';
 import type { Ledger } from '@skiametra/core/assess';
-import { mergeThreeWay, upgradeDocument, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import type { UnitSystem } from '@skiametra/core/units';
-import { saveTestAction, saveVersionAction } from '../../server/actions';
-import type { Person, TestRow, VersionHead, WorkspaceData } from '../../server/store';
+import type { TestRow, VersionHead, WorkspaceData } from '../../server/store';
+import type { Person } from '../../server/people';
 import { assessLive, newestOnly, type Progress } from '../../workers/coreClient';
 import { reduceContent, type Content, type Edit } from './content';
-import { RETRY_DELAY, SAVE_DELAY, readDraft, writeDraft, type Saved, type SaveState } from './saving';
+import { pageShelf, type DraftShelf, type Saved } from './drafts';
+import { findDrafts, takeIn, type Orphan } from './restore';
+import { createSaver, type Kept, type SaveState } from './saving';
+import { settleConflict, type Choice, type Settled } from './settle';
 
 export interface Workspace {
   project: WorkspaceData['project'];
@@ -25,7 +27,10 @@ export interface Workspace {
   future: Content[];
   saved: Saved;
   saveState: SaveState;
+  kept: Kept;
   restored: number;
+  /** unsaved work of tabs that are gone */
+  orphans: Orphan[];
   ledger: Ledger | null;
   /** sections being computed before the ledger can follow */
   polarWork: Progress | null;
@@ -41,11 +46,14 @@ export interface Workspace {
   setUnits(units: UnitSystem): void;
   setAgainst(id: number | null): void;
   addTest(row: TestRow): void;
-  settle(choice: 'merge' | 'mine' | 'theirs'): string[];
+  settle(choice: Choice): Settled;
+  takeOrphan(orphan: Orphan): Settled;
+  dropOrphan(orphan: Orphan): void;
+  /** tries to save again what was gone */
+  cameBack(): void;
   begin(): () => void;
 }
 
-const HISTORY = 200;
 const COALESCE_MS = 700;
 
 /** The state a screen speaks of: the same one while there is one, else what stands in its place in the list. */
@@ -56,11 +64,22 @@ function inView(before: Content, next: Content, loading: string): string {
   return list[Math.min(Math.max(at, 0), list.length - 1)].id;
 }
 
-export function createWorkspace(data: WorkspaceData, versionId: number, person: Person, people: Person[]) {
+export function createWorkspace(
+  data: WorkspaceData,
+  versionId: number,
+  person: Person,
+  people: Person[],
+  shelf: DraftShelf = pageShelf(),
+) {
   const head = data.versions.find((v) => v.id === versionId)!;
   const content: Content = {
     document: head.document,
-    tests: data.tests.map((t) => ({ id: t.id, versionId: t.versionId, body: t.body })),
+    tests: data.tests.map((t) => ({
+      id: t.id,
+      versionId: t.versionId,
+      airframeId: t.airframeId,
+      body: t.body,
+    })),
   };
   const saved: Saved = {
     document: head.document,
@@ -69,8 +88,6 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
   };
   const firstLoading = head.document.brief.watch[0]?.split('@')[1] ?? '';
   let lastSet: { path: string; at: number } | null = null;
-  let timer: ReturnType<typeof setTimeout> | null = null;
-  let busy = false;
 
   return createStore<Workspace>()((set, get) => {
     const assessNow = newestOnly(async (c: Content, stale) => {
@@ -88,99 +105,34 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
       }
     });
 
+    const saver = createSaver({ versionId, shelf, get, set });
+
     const take = (next: Content, extra: Partial<Workspace>) => {
       const before = get().content;
       set({ content: next, loading: inView(before, next, get().loading), ...extra });
-      writeDraft(window.localStorage, versionId, next, get().saved);
       if (next.document !== before.document) assessNow(next);
-      schedule(SAVE_DELAY);
+      saver.changed();
     };
 
-    const schedule = (delay: number) => {
-      const s = get().saveState.status;
-      if (s === 'conflict' || s === 'test-conflict') return;
-      if (s !== 'offline') set({ saveState: { status: 'waiting', since: Date.now() } });
-      if (timer) clearTimeout(timer);
-      timer = setTimeout(() => void save(), delay);
-    };
-
-    const markSaved = (patch: Partial<Saved>) => set({ saved: { ...get().saved, ...patch } });
-
-    const save = async (): Promise<void> => {
-      if (busy) {
-        schedule(SAVE_DELAY);
-        return;
+    const settled = (r: Settled): Settled => {
+      if (r.status === 'settled') {
+        const { content: now, past } = get();
+        set({ saved: r.saved, saveState: { status: 'saved' } });
+        take(r.content, { past: [...past, now], future: [] });
       }
-      busy = true;
-      try {
-        const { content: c, saved: s } = get();
-        set({ saveState: { status: 'saving' } });
-        if (c.document !== s.document) {
-          const r = await saveVersionAction(versionId, s.revision, c.document);
-          if (r.status === 'refused') {
-            set({ saveState: { status: 'offline', message: `Not saved: ${r.message}` } });
-            return;
-          }
-          if (r.value.status === 'gone') {
-            set({
-              saveState: {
-                status: 'offline',
-                message: 'This version was deleted elsewhere; export the project to keep your copy.',
-              },
-            });
-            return;
-          }
-          if (r.value.status === 'conflict') {
-            set({ saveState: { status: 'conflict', theirs: r.value.theirs, revision: r.value.revision } });
-            return;
-          }
-          markSaved({ document: c.document, revision: r.value.revision });
-        }
-        for (const t of c.tests) {
-          const was = get().saved.tests.get(t.id);
-          if (!was || was.body === t.body) continue;
-          const r = await saveTestAction(Number(t.id), was.revision, t.body);
-          if (r.status === 'refused') {
-            set({ saveState: { status: 'offline', message: `Not saved: ${r.message}` } });
-            return;
-          }
-          if (r.value.status === 'gone') {
-            set({ saveState: { status: 'offline', message: 'A test was deleted elsewhere.' } });
-            continue;
-          }
-          if (r.value.status === 'conflict') {
-            set({
-              saveState: {
-                status: 'test-conflict',
-                testId: t.id,
-                theirs: r.value.theirs,
-                revision: r.value.revision,
-              },
-            });
-            return;
-          }
-          const tests = new Map(get().saved.tests);
-          tests.set(t.id, { body: t.body, revision: r.value.revision });
-          markSaved({ tests });
-        }
-        writeDraft(window.localStorage, versionId, get().content, get().saved);
-        if (get().content === c) set({ saveState: { status: 'saved' } });
-        else {
-          set({ saveState: { status: 'waiting', since: Date.now() } });
-          schedule(SAVE_DELAY);
-        }
-      } catch {
-        set({
-          saveState: {
-            status: 'offline',
-            message:
-              'The server does not answer; the work is kept in this browser and will be saved when it does.',
-          },
-        });
-        if (timer) clearTimeout(timer);
-        timer = setTimeout(() => void save(), RETRY_DELAY);
-      } finally {
-        busy = false;
+      return r;
+    };
+
+    /** Puts back what this tab had not saved; a change made meanwhile stands, and the draft is offered instead. */
+    const restore = async () => {
+      await saver.begin();
+      const { content: c, saved: s } = get();
+      const { own, orphans } = await findDrafts(shelf, versionId, c, s);
+      set({ orphans });
+      // the base of the draft stands as saved: a save made elsewhere meanwhile shows as a conflict, not as a loss
+      if (own && get().content === c) {
+        set({ saved: own.saved, restored: 1 });
+        take(own.content, { past: [c] });
       }
     };
 
@@ -197,7 +149,9 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
       future: [],
       saved,
       saveState: { status: 'saved' },
+      kept: 'none',
       restored: 0,
+      orphans: [],
       ledger: null,
       polarWork: null,
       againstId: head.parentId,
@@ -216,7 +170,7 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
         const joins =
           path !== null && lastSet !== null && lastSet.path === path && Date.now() - lastSet.at < COALESCE_MS;
         lastSet = path === null ? null : { path, at: Date.now() };
-        take(r.content, { past: joins ? past : [...past.slice(-HISTORY), now], future: [] });
+        take(r.content, { past: joins ? past : [...past, now], future: [] });
         return null;
       },
       undo() {
@@ -247,7 +201,10 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
         tests.set(row.id, { body: row.body, revision: row.revision });
         const addTo = (c: Content): Content => ({
           ...c,
-          tests: [...c.tests, { id: row.id, versionId: row.versionId, body: row.body }],
+          tests: [
+            ...c.tests,
+            { id: row.id, versionId: row.versionId, airframeId: row.airframeId, body: row.body },
+          ],
         });
         // a new row exists in the database from now on: undo must not remove it again
         set({
@@ -257,72 +214,43 @@ export function createWorkspace(data: WorkspaceData, versionId: number, person: 
           saved: { ...get().saved, tests },
         });
       },
-      settle(choice) {
-        const st = get().saveState;
-        const { content: now, saved: s } = get();
-        const resume = (next: Content, patch: Partial<Saved>) => {
-          set({ saved: { ...s, ...patch }, saveState: { status: 'saved' } });
-          take(next, { past: [...get().past, now], future: [] });
-        };
-        if (st.status === 'conflict') {
-          const merged = mergeThreeWay<DesignDocument>(s.document, now.document, st.theirs);
-          const doc =
-            choice === 'merge' ? merged.merged : choice === 'mine' ? { ...now.document } : st.theirs;
-          const valid = reduceContent(now, { type: 'replace', content: { ...now, document: doc } });
-          if (valid.status === 'refused') return [`The two cannot be merged: ${valid.message}`];
-          resume({ ...now, document: doc }, { document: st.theirs, revision: st.revision });
-          return choice === 'merge' ? merged.conflicts : [];
-        }
-        if (st.status === 'test-conflict') {
-          const base = s.tests.get(st.testId)?.body;
-          const mine = now.tests.find((t) => t.id === st.testId)!.body;
-          const merged = base
-            ? mergeThreeWay<TestBody>(base, mine, st.theirs)
-            : { merged: mine, conflicts: [] };
-          const body = choice === 'merge' ? merged.merged : choice === 'mine' ? { ...mine } : st.theirs;
-          const tests = new Map(s.tests);
-          tests.set(st.testId, { body: st.theirs, revision: st.revision });
-          resume(
-            { ...now, tests: now.tests.map((t) => (t.id === st.testId ? { ...t, body } : t)) },
-            { tests },
-          );
-          return choice === 'merge' ? merged.conflicts : [];
-        }
-        return [];
+      settle: (choice) => settled(settleConflict(get().saveState, choice, get().content, get().saved)),
+      takeOrphan(orphan) {
+        const r = takeIn(orphan, get().content, get().saved);
+        if (r.status === 'refused') return r;
+        const { content: now, past, saveState } = get();
+        take(r.content, { past: [...past, now], future: [], saveState });
+        // it is let go only once it stands in this tab's own draft
+        void saver.keep().then(() => {
+          if (get().kept !== 'failed') get().dropOrphan(orphan);
+        });
+        return r;
       },
+      dropOrphan(orphan) {
+        set({ orphans: get().orphans.filter((o) => o !== orphan) });
+        void shelf.forget(versionId, orphan.draft.tab);
+      },
+      cameBack: () => saver.again(),
       begin() {
-        const draft = readDraft(window.localStorage, versionId);
-        let c = get().content;
-        if (draft) {
-          const tests = c.tests.map((t) => {
-            const d = draft.tests.find((x) => x.id === t.id);
-            return d ? { ...t, body: d.body } : t;
+        void restore()
+          .catch((e: unknown) => console.error(e))
+          .finally(() => {
+            if (get().ledger === null) assessNow(get().content);
           });
-          const checked = reduceContent(c, {
-            type: 'replace',
-            content: { document: upgradeDocument(draft.document) as DesignDocument, tests },
-          });
-          if (checked.status === 'ok') {
-            const revs = new Map(get().saved.tests);
-            for (const [k, rev] of draft.testRevisions) {
-              const t = revs.get(k);
-              if (t) revs.set(k, { ...t, revision: rev });
-            }
-            // the draft's own base revision: a save made elsewhere meanwhile shows as a conflict, not as a loss
-            set({ saved: { ...get().saved, revision: draft.base, tests: revs }, restored: 1, past: [c] });
-            c = checked.content;
-            take(c, {});
-          }
-        }
-        assessNow(c);
         get().setAgainst(get().againstId);
         const leave = (e: BeforeUnloadEvent) => {
-          if (get().saveState.status === 'offline') e.preventDefault();
+          if (get().kept === 'failed') e.preventDefault();
         };
+        const hide = () => saver.leaving(true),
+          show = () => saver.leaving(false);
         window.addEventListener('beforeunload', leave);
+        window.addEventListener('pagehide', hide);
+        window.addEventListener('pageshow', show);
         return () => {
           window.removeEventListener('beforeunload', leave);
-          if (timer) clearTimeout(timer);
+          window.removeEventListener('pagehide', hide);
+          window.removeEventListener('pageshow', show);
+          saver.stop();
         };
       },
     };

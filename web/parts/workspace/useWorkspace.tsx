@@ -4,7 +4,8 @@ import { useStore } from 'zustand';
 import { combine, isOwnDrive } from '@skiametra/core/trial';
 import { entryOf, type LedgerEntry } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
-import type { Person, WorkspaceData } from '../../server/store';
+import type { WorkspaceData } from '../../server/store';
+import type { Person } from '../../server/people';
 import { createWorkspace, type Workspace, type WorkspaceStore } from './store';
 
 const WorkspaceContext = createContext<WorkspaceStore | null>(null);

@@ -2,7 +2,7 @@
 /** The thrust stand: run it, open its file or type its readings; claims against measured; what it teaches the model. */
 import { Button, Checkbox, FileButton, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useEffect, useRef, useState, type CSSProperties } from 'react';
-import { emptyRecord, type BenchBody, type BenchRow, type TestBody } from '@skiametra/core/design';
+import { emptyRecord, MOST_RUNS, type BenchBody, type BenchRow, type TestBody } from '@skiametra/core/design';
 import { entryOf } from '@skiametra/core/assess';
 import { benchPower, fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
@@ -14,7 +14,9 @@ import { QuantityField, TextCell } from '../../parts/QuantityField';
 import { Readings } from '../../parts/Reading';
 import { SheetTable } from '../../parts/SheetTable';
 import { useCalibrate } from '../../parts/useCalibrate';
-import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { keepOriginal } from '../../parts/originals';
+import { OriginalFiles } from '../../parts/OriginalFiles';
+import { useWorkspace, useWorkspaceStore } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
 
 type BenchTest = { id: string; body: TestBody & { bench: BenchBody } };
@@ -158,20 +160,7 @@ function BenchSheet({ test }: { test: BenchTest }) {
   const edit = useWorkspace((w) => w.edit);
   const result = useResult(bench, body.record.temperature);
   const swaps = document.design.swaps ?? [];
-  /** New readings and what follows from them, as one undo step. */
-  const take = async (asked: BenchBody): Promise<string | null> => {
-    const next =
-      bench.runs.length === 0 || asked.propeller !== bench.propeller || !asked.fitted
-        ? { ...asked, fitted: fittedNow(document.design, asked.propeller) }
-        : asked;
-    const r = await askCore<'bench'>({
-      task: 'bench',
-      document,
-      bench: next,
-      temperature: body.record.temperature,
-    });
-    return edit({ type: 'set', path: P, value: { ...body, bench: next, measurements: r.measurements } });
-  };
+  const take = useTake(id);
   const claim = bench.claim ?? { thrust: null, current: null, volts: null };
   const setClaim = (patch: Partial<typeof claim>) => {
     const c = { ...claim, ...patch };
@@ -196,13 +185,19 @@ function BenchSheet({ test }: { test: BenchTest }) {
             <NativeSelect
               label="Propeller on the stand"
               value={bench.propeller ?? ''}
-              onChange={(e) => void take({ ...bench, propeller: e.currentTarget.value || null })}
+              onChange={(e) => {
+                const propeller = e.currentTarget.value || null;
+                void take((b) => ({ ...b, propeller }));
+              }}
               data={options('propeller', 'as designed')}
             />
             <NativeSelect
               label="Pack"
               value={bench.pack ?? ''}
-              onChange={(e) => void take({ ...bench, pack: e.currentTarget.value || null })}
+              onChange={(e) => {
+                const pack = e.currentTarget.value || null;
+                void take((b) => ({ ...b, pack }));
+              }}
               data={options('pack', 'as designed')}
             />
             <TextInput
@@ -240,9 +235,10 @@ function BenchSheet({ test }: { test: BenchTest }) {
             />
           </div>
         </section>
-        <Runner bench={bench} take={take} />
+        <Runner testId={id} bench={bench} take={take} />
         {result && result.steps.length > 0 && <BenchCharts result={result} />}
         <Runs bench={bench} take={take} path={`${P}.bench.runs`} />
+        <OriginalFiles testId={id} stamp={bench.runs.length} />
       </div>
       <div className="stack">
         {result && result.points.length > 0 ? (
@@ -258,10 +254,41 @@ function BenchSheet({ test }: { test: BenchTest }) {
   );
 }
 
-type Take = (next: BenchBody) => Promise<string | null>;
+/** A change of the readings as they stand when it is made. @returns a sentence when it is refused */
+type Take = (change: (now: BenchBody) => BenchBody) => Promise<string | null>;
+
+/**
+ * Changes readings and what follows from them, as one undo step that touches nothing else of the test: a run takes half a
+ * minute, and what was typed meanwhile stands.
+ */
+function useTake(id: string): Take {
+  const store = useWorkspaceStore();
+  return async (change) => {
+    for (;;) {
+      const { document, tests } = store.getState().content;
+      const { bench: now, record } = tests.find((t) => t.id === id)!.body;
+      const asked = change(now!);
+      const fresh = now!.runs.length === 0 || asked.propeller !== now!.propeller || !asked.fitted;
+      const bench = fresh ? { ...asked, fitted: fittedNow(document.design, asked.propeller) } : asked;
+      const { temperature } = record;
+      const { measurements } = await askCore<'bench'>({ task: 'bench', document, bench, temperature });
+      const then = store.getState().content.tests.find((t) => t.id === id)!.body;
+      // changed while it was reduced: once more, from what stands there now
+      if (then.bench !== now) continue;
+      const P = `tests.${id}.body`;
+      return store.getState().edit({
+        type: 'apply',
+        changes: [
+          { path: `${P}.bench`, value: bench },
+          { path: `${P}.measurements`, value: measurements },
+        ],
+      });
+    }
+  };
+}
 
 /** Runs the shipped simulated stand through its socket, with progress and stop. */
-function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
+function Runner({ testId, bench, take }: { testId: string; bench: BenchBody; take: Take }) {
   const design = useWorkspace((w) => w.content.document.design);
   const [hold, setHold] = useState<number | string>(6);
   const [repeats, setRepeats] = useState<number | string>(3);
@@ -275,7 +302,13 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
   } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const stop = useRef<AbortController | null>(null);
+  const full = (more: number) =>
+    bench.runs.length + more > MOST_RUNS
+      ? `A bench test holds ${MOST_RUNS} runs, and this one has ${bench.runs.length}: begin another.`
+      : null;
   const run = async () => {
+    const refused = full(Number(repeats) || 1);
+    if (refused) return setTrouble(refused);
     const end = new AbortController(),
       runs = new Map<number, BenchRow[]>();
     stop.current = end;
@@ -345,14 +378,17 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
     setAt(null);
   };
   const keep = async (runs: Map<number, BenchRow[]>) => {
-    const n = bench.runs.length;
-    const refused = await take({
-      ...bench,
+    const refused = await take((b) => ({
+      ...b,
       runs: [
-        ...bench.runs,
-        ...[...runs.values()].map((rows, i) => ({ name: `run ${n + i + 1}`, kind: 'log' as const, rows })),
-      ].slice(-12),
-    });
+        ...b.runs,
+        ...[...runs.values()].map((rows, i) => ({
+          name: `run ${b.runs.length + i + 1}`,
+          kind: 'log' as const,
+          rows,
+        })),
+      ],
+    }));
     if (refused) setTrouble(refused);
   };
   const open = (f: File | null) => {
@@ -367,21 +403,14 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
         setTrouble(`${f.name} was not taken. ${r.message}`);
         return;
       }
-      setTrouble(
-        (await take({
-          ...bench,
-          runs: [
-            ...bench.runs,
-            {
-              name: f.name.slice(0, 80),
-              kind: r.rows.length > 40 ? ('log' as const) : ('table' as const),
-              rows: r.rows,
-            },
-          ].slice(-12),
-        })) ??
-          r.remarks[0] ??
-          null,
-      );
+      const kind = r.rows.length > 40 ? ('log' as const) : ('table' as const);
+      const refused =
+        full(1) ??
+        (await take((b) => ({
+          ...b,
+          runs: [...b.runs, { name: f.name.slice(0, 80), kind, rows: r.rows }],
+        })));
+      setTrouble(refused ?? r.remarks[0] ?? (await keepOriginal(testId, f)));
     });
   };
   return (
@@ -440,20 +469,20 @@ function Runner({ bench, take }: { bench: BenchBody; take: Take }) {
             <Button
               variant="default"
               onClick={() =>
-                void take({
-                  ...bench,
+                void take((b) => ({
+                  ...b,
                   runs: [
-                    ...bench.runs,
+                    ...b.runs,
                     {
-                      name: `table ${bench.runs.length + 1}`,
+                      name: `table ${b.runs.length + 1}`,
                       kind: 'table' as const,
                       rows: [
                         [0, 0, 16.8, 0, 0, 0, null],
                         [10, 1, 16, 10, 8, 700, null],
                       ] as BenchRow[],
                     },
-                  ].slice(-12),
-                })
+                  ],
+                })).then(setTrouble)
               }
             >
               Type a table
@@ -547,7 +576,7 @@ function Runs({ bench, take, path }: { bench: BenchBody; take: Take; path: strin
             variant="subtle"
             color="red"
             aria-label={`Take out ${r.name}`}
-            onClick={() => void take({ ...bench, runs: bench.runs.filter((_, k) => k !== i) })}
+            onClick={() => void take((b) => ({ ...b, runs: b.runs.filter((x) => x !== r) }))}
           >
             Take out
           </Button>
@@ -570,7 +599,7 @@ function Runs({ bench, take, path }: { bench: BenchBody; take: Take; path: strin
               { key: '5', label: 'Rotation', cell: { type: 'quantity', kind: 'rotation' } },
             ]}
           />
-          <Button size="compact-xs" variant="light" onClick={() => void take(bench)}>
+          <Button size="compact-xs" variant="light" onClick={() => void take((b) => ({ ...b }))}>
             Take these readings into the measured numbers
           </Button>
         </details>

@@ -78,7 +78,7 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
         edit({
           type: 'set',
           path: `document.design.sections.${section.id}`,
-          value: { ...section, measured: [...measured.slice(-5), entry] },
+          value: { ...section, measured: [...measured, entry] },
         }) ??
           (r.skipped > 0 ? `${r.skipped} lines held no lift with an angle or drag and were left out.` : null),
       );

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
+import { DamagedVersion } from '../../../../../parts/DamagedVersion';
 import { WorkspaceFrame } from '../../../../../parts/WorkspaceFrame';
 import { getDb } from '../../../../../server/connection';
 import { currentPerson } from '../../../../../server/person';
@@ -19,6 +20,8 @@ export default async function VersionLayout({
   const p = await params;
   const [data, { me, all }] = await Promise.all([loadWorkspace(getDb(), idOf(p.projectId)), currentPerson()]);
   const versionId = idOf(p.versionId);
+  const broken = data?.damaged.versions.find((v) => v.id === versionId);
+  if (data && broken) return <DamagedVersion data={data} broken={broken} />;
   if (!data || !data.versions.some((v) => v.id === versionId)) notFound();
   return (
     <WorkspaceFrame key={versionId} data={data} versionId={versionId} person={me} people={all}>
