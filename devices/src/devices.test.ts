@@ -1,3 +1,4 @@
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import type { BenchBody } from '@skiametra/core/design';
@@ -6,6 +7,23 @@ import { DEMO_TRUTH, logFlight, logToCsv, STAND_TRUTH, ThrustStand } from './ind
 import { rowOf, runStand, serveStand } from './standServer';
 
 const doc = bitternDocument();
+const { power } = doc.design;
+
+/** Stands between a caller and a stand and writes down what the stand says. */
+async function between(to: number, said: string[]): Promise<{ port: number; close(): Promise<void> }> {
+  const server = createServer((near) => {
+    const far = connect(to, '127.0.0.1');
+    near.on('error', () => undefined);
+    far.on('error', () => undefined);
+    far.on('data', (d) => said.push(...String(d).trim().split('\n')));
+    near.pipe(far).pipe(near);
+  });
+  await new Promise<void>((r) => server.listen(0, '127.0.0.1', r));
+  return {
+    port: (server.address() as AddressInfo).port,
+    close: () => new Promise((r) => server.close(() => r())),
+  };
+}
 
 describe('simulated GPS logger', () => {
   it('is the same for a seed, another for another', () => {
@@ -121,6 +139,79 @@ describe('simulated thrust stand', () => {
     await expect(first(stand.port, {})).rejects.toThrow(/The stand says: what is to be fitted/);
     await stand.close();
     await expect(first(stand.port, doc.design.power)).rejects.toThrow(/does not answer/);
+  });
+  it('is stopped, and says so, when a run is aborted in the middle (the line was only cut)', async () => {
+    const said: string[] = [];
+    const stand = await serveStand(0, { pace: 40 }),
+      spy = await between(stand.port, said),
+      end = new AbortController();
+    const run = runStand(
+      spy.port,
+      { power, throttles: [0.5, 0.7], hold: 1, repeats: 3, tare: false },
+      end.signal,
+    );
+    await run.next();
+    await run.next();
+    end.abort();
+    await expect(run.next()).rejects.toThrow(/run was stopped/);
+    expect(said.at(-1)).toBe('OK stopped');
+    await spy.close();
+    await stand.close();
+  });
+  it('stops the motor by itself when nobody has spoken for a second, and must be armed again', async () => {
+    const stand = await serveStand(0),
+      socket = connect(stand.port, '127.0.0.1');
+    const ask = (line: string) =>
+      new Promise<string>((r) => {
+        socket.once('data', (d) => r(String(d).trim()));
+        socket.write(`${line}\n`);
+      });
+    await ask(`FIT ${JSON.stringify(power)}`);
+    await ask('ARM');
+    await ask('THROTTLE 0.6');
+    await new Promise((r) => setTimeout(r, 1400));
+    expect((await ask('READ 1')).split(' ')[2]).toBe('0.000');
+    expect(await ask('THROTTLE 0.6')).toBe('ERR the motor was stopped: nobody spoke for a second');
+    expect(await ask('ARM')).toBe('OK armed');
+    expect(await ask('THROTTLE 0.6')).toBe('OK');
+    // while somebody says that he is there it goes on
+    for (let i = 0; i < 5; i++) {
+      await new Promise((r) => setTimeout(r, 300));
+      socket.write('ALIVE\n');
+    }
+    expect((await ask('READ 1')).split(' ')[2]).toBe('0.600');
+    socket.destroy();
+    await stand.close();
+  });
+  it('serves one caller at a time', async () => {
+    const stand = await serveStand(0),
+      first = connect(stand.port, '127.0.0.1');
+    await new Promise((r) => first.once('connect', r));
+    await new Promise((r) => setTimeout(r, 30));
+    const second = runStand(stand.port, { power, throttles: [0.5], hold: 1, repeats: 1, tare: false });
+    await expect(second.next()).rejects.toThrow(/somebody else holds the stand/);
+    first.destroy();
+    await stand.close();
+  });
+  it.each([
+    ['endless words', () => 'x'.repeat(5000), /more than any stand/],
+    [
+      'endless rows',
+      (l: string) => (l.startsWith('READ') ? 'D 0 0 0 0 0 0 0\n'.repeat(99) : 'STAND 1\n'),
+      /asked for/,
+    ],
+  ])('a stand of %s is left', async (_what, says, sentence) => {
+    const server = createServer((s) => {
+      s.on('error', () => undefined);
+      s.on('data', (d) => {
+        for (const l of String(d).split('\n')) if (l && l !== 'ALIVE') s.write(says(l));
+      });
+    });
+    await new Promise<void>((r) => server.listen(0, '127.0.0.1', r));
+    const { port } = server.address() as AddressInfo;
+    const run = runStand(port, { power, throttles: [0.5], hold: 1, repeats: 1, tare: false });
+    await expect(run.next()).rejects.toThrow(sentence);
+    server.close();
   });
   it('throttle does not stay up when the caller hangs up', () => {
     const s = ready();

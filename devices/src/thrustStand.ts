@@ -6,6 +6,8 @@
  *   ARM | STOP                 OK armed | OK stopped     a throttle is refused while not armed
  *   THROTTLE 0.5               OK
  *   READ 40                    forty lines D t throttle volts amps newton rpm celsius, then END
+ *   ALIVE                      no answer: somebody is still there
+ * A motor that turns while nobody has spoken for a second is stopped by the stand itself; it must be armed again.
  * Anything else, or a number out of range, is answered by ERR and a sentence; the motor keeps what it was told.
  * What is on it differs from the data sheet by `truth`, which the person does not see. The clock is its own: it runs while read.
  */
@@ -31,6 +33,9 @@ export interface StandTruth {
 /** As parts come: less thrust than computed, a little more torque, more loss. */
 export const STAND_TRUTH: StandTruth = { thrust: 0.93, torque: 1.04, electricalLoss: 1.15 };
 
+/** Silence after which the stand stops a turning motor [ms]. */
+export const WATCHDOG = 1000;
+
 const RATE = 10;
 const MOST_ROWS = 600;
 
@@ -39,6 +44,7 @@ export class ThrustStand {
   private drive: Drive | null = null;
   private armed = false;
   private throttle = 0;
+  private tripped = false;
   private clock = 0;
   private omega = 0;
   private soc = 0.98;
@@ -67,9 +73,12 @@ export class ThrustStand {
         return this.fit(text);
       case 'TARE':
         return this.tare();
+      case 'ALIVE':
+        return [];
       case 'ARM':
         if (!this.drive) return ['ERR nothing is on the stand'];
         this.armed = true;
+        this.tripped = false;
         return ['OK armed'];
       case 'STOP':
         this.armed = false;
@@ -82,6 +91,18 @@ export class ThrustStand {
       default:
         return [`ERR no such command: ${word.slice(0, 20)}`];
     }
+  }
+
+  /** Whether the motor is told to turn. */
+  get turning(): boolean {
+    return this.throttle > 0;
+  }
+
+  /** Stops the motor because nobody spoke for {@link WATCHDOG}. */
+  trip(): void {
+    this.tripped = this.turning;
+    this.armed = false;
+    this.throttle = 0;
   }
 
   private fit(text: string): string[] {
@@ -111,7 +132,8 @@ export class ThrustStand {
 
   private setThrottle(t: number, words: number): string[] {
     if (words !== 1 || !(t >= 0 && t <= 1)) return ['ERR THROTTLE takes a number from 0 to 1'];
-    if (!this.armed && t > 0) return ['ERR not armed'];
+    if (!this.armed && t > 0)
+      return [this.tripped ? 'ERR the motor was stopped: nobody spoke for a second' : 'ERR not armed'];
     this.throttle = t;
     return ['OK'];
   }

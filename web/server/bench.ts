@@ -21,6 +21,9 @@ const outsidePort = (): number | null => {
   return Number.isInteger(n) && n >= 1024 && n <= 65535 ? n : null;
 };
 
+/** Whether a page is at the outside stand: there is one of it. */
+let held = false;
+
 /** The run as lines of JSON: `{run, step, steps, rows}` each, at the end `{done: true}` or `{error}`. */
 export function benchStream(request: BenchRequest, signal: AbortSignal): ReadableStream<Uint8Array> {
   const text = new TextEncoder(),
@@ -32,6 +35,12 @@ export function benchStream(request: BenchRequest, signal: AbortSignal): Readabl
         if (!end.signal.aborted) controller.enqueue(text.encode(`${JSON.stringify(v)}\n`));
       };
       const outside = outsidePort();
+      if (outside !== null && held) {
+        put({ error: 'Another page is running the stand.' });
+        controller.close();
+        return;
+      }
+      held = outside !== null;
       const own = outside === null ? await serveStand(0, { seed: request.seed, pace: PACE }) : null;
       try {
         for await (const event of runStand(outside ?? own!.port, request, end.signal)) put(event);
@@ -39,6 +48,7 @@ export function benchStream(request: BenchRequest, signal: AbortSignal): Readabl
       } catch (e) {
         put({ error: e instanceof StandError ? e.message : 'The stand stopped in the middle of the run.' });
       } finally {
+        if (outside !== null) held = false;
         await own?.close();
         try {
           controller.close();
