@@ -137,6 +137,34 @@ test('work of a tab that was closed is offered by the next one', async ({ page, 
   await expect(next.getByText(/was not saved before/)).toHaveCount(0);
 });
 
+test('earlier saves: who, when and what; compared, named, opened as a new version', async ({ page }) => {
+  await newProject(page, 'Looking back', 'plain');
+  await type(page, 'Strip length', '61');
+  await saved(page);
+  await type(page, 'Strip length', '62');
+  await saved(page);
+  await page.getByRole('button', { name: 'Earlier saves' }).click();
+  const drawer = page.getByRole('dialog');
+  await expect(drawer.locator('.save')).toHaveCount(2);
+  await expect(drawer.locator('.save').first()).toContainText(/Pilot.*Site: strip length .* → 61/);
+  await drawer
+    .getByLabel(/^Name of the save/)
+    .first()
+    .fill('as flown');
+  await drawer
+    .getByLabel(/^Name of the save/)
+    .first()
+    .press('Enter');
+  await expect(drawer.getByLabel(/^Name of the save/).first()).toHaveValue('as flown');
+  await drawer.getByRole('button', { name: 'Compare' }).first().click();
+  await expect(page).toHaveURL(/refine$/);
+  await expect(page.getByText(/Bittern 1 against save of/)).toBeVisible();
+  await page.getByRole('button', { name: 'Earlier saves' }).click();
+  await drawer.getByRole('button', { name: 'Open as a new version' }).first().click();
+  await expect(page).toHaveURL(/brief$/);
+  await expect(page.getByLabel('Strip length')).toHaveValue('61');
+});
+
 const web = dirname(dirname(fileURLToPath(import.meta.url)));
 
 function serve(port: number): ChildProcess {

@@ -7,12 +7,10 @@ import { writeProjectJson } from '@skiametra/formats';
 import { restoreProjectAction } from '../server/actions';
 import { mergedWords } from './ConflictDialog';
 import { give } from './give';
+import { moment } from './History';
 import { memoryFile } from './workspace/memoryFile';
 import type { Orphan } from './workspace/restore';
 import { useWorkspace, useWorkspaceStore } from './workspace/useWorkspace';
-
-const moment = (at: number) =>
-  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** The open project as a file, straight from this page. */
 function SaveAsFile({ orphan }: { orphan?: Orphan }) {

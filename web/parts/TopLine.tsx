@@ -14,6 +14,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { setUnitsAction, signInAction } from '../server/actions';
+import { HistoryButton } from './History';
 import { Silhouette } from './Silhouette';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -79,7 +80,7 @@ export function TopLine() {
         w={132}
         value={String(versionId)}
         allowDeselect={false}
-        data={versions.map((v) => ({ value: String(v.id), label: v.name }))}
+        data={versions.filter((v) => v.id > 0).map((v) => ({ value: String(v.id), label: v.name }))}
         onChange={(v) =>
           v && router.push(`/projects/${project.id}/versions/${v}/${location.pathname.split('/').pop()}`)
         }
@@ -104,6 +105,7 @@ export function TopLine() {
         <IconArrowForwardUp size={17} />
       </ActionIcon>
       <SaveWord />
+      <HistoryButton />
       <span style={{ marginLeft: 'auto' }} />
       <ActionIcon
         aria-label="Search and commands"
@@ -116,7 +118,7 @@ export function TopLine() {
         component="a"
         href={`/api/projects/${project.id}/export`}
         aria-label="Export project"
-        title="Export the project as one JSON file"
+        title="Export the project, its logs and their files as one zip"
       >
         <IconDownload size={17} />
       </ActionIcon>

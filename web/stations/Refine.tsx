@@ -501,7 +501,8 @@ function NextVersion({
 
 /** Every version with the one it grew from and the reason, newest last. */
 function VersionTree() {
-  const versions = useWorkspace((w) => w.versions);
+  const all = useWorkspace((w) => w.versions);
+  const versions = all.filter((v) => v.id > 0);
   const versionId = useWorkspace((w) => w.versionId);
   const project = useWorkspace((w) => w.project);
   const tests = useWorkspace((w) => w.content.tests);

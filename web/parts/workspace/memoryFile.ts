@@ -13,7 +13,9 @@ interface Here {
 
 /** @param document of the open version; the one in view unless another is given */
 export function memoryFile(here: Here, document: DesignDocument = here.content.document): ProjectFile {
-  const vKey = new Map(here.versions.map((v, i) => [v.id, `v${i + 1}`]));
+  // earlier saves laid under the present are no versions
+  const versions = here.versions.filter((v) => v.id > 0);
+  const vKey = new Map(versions.map((v, i) => [v.id, `v${i + 1}`]));
   const aKey = new Map(here.airframes.map((a, i) => [a.id, `a${i + 1}`]));
   const tKey = new Map(here.content.tests.map((t, i) => [t.id, `t${i + 1}`]));
   const named = (d: DesignDocument): DesignDocument => ({
@@ -24,7 +26,7 @@ export function memoryFile(here: Here, document: DesignDocument = here.content.d
     format: FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION,
     project: { name: here.project.name, aircraft: here.project.aircraft },
-    versions: here.versions.map((v) => ({
+    versions: versions.map((v) => ({
       key: vKey.get(v.id)!,
       name: v.name,
       parent: v.parentId === null ? null : (vKey.get(v.parentId) ?? null),

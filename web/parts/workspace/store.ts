@@ -4,6 +4,7 @@
  */
 import { createStore } from 'zustand/vanilla';
 import type { Ledger } from '@skiametra/core/assess';
+import type { DesignDocument } from '@skiametra/core/design';
 import type { UnitSystem } from '@skiametra/core/units';
 import type { TestRow, VersionHead, WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
@@ -45,6 +46,8 @@ export interface Workspace {
   setLoading(loading: string): void;
   setUnits(units: UnitSystem): void;
   setAgainst(id: number | null): void;
+  /** lays an earlier save under the present, as a version to compare with */
+  lookBack(revision: number, name: string, document: DesignDocument): void;
   addTest(row: TestRow): void;
   settle(choice: Choice): Settled;
   takeOrphan(orphan: Orphan): Settled;
@@ -195,6 +198,13 @@ export function createWorkspace(
           void assessLive(other.document).then((againstLedger) => {
             if (get().againstId === id) set({ againstLedger });
           });
+      },
+      lookBack(revision, name, document) {
+        // a number that no version has
+        const id = -revision;
+        const save: VersionHead = { id, name, parentId: null, reason: '', updatedAt: '', document, revision };
+        set({ versions: [...get().versions.filter((v) => v.id !== id), save] });
+        get().setAgainst(id);
       },
       addTest(row) {
         const tests = new Map(get().saved.tests);

@@ -1,0 +1,220 @@
+'use client';
+/** Earlier saves of the open version and of its tests: who, when, what changed; compared, named, put back. */
+import { ActionIcon, Button, Drawer, NativeSelect, TextInput } from '@mantine/core';
+import { IconHistory } from '@tabler/icons-react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { DesignDocument, TestBody } from '@skiametra/core/design';
+import { createVersionAction, nameSaveAction } from '../server/actions';
+import type { Save } from '../server/history';
+import { saveWords } from './saveWords';
+import { useWorkspace } from './workspace/useWorkspace';
+
+type Content = DesignDocument | TestBody;
+const FIRST = 40,
+  ALL = 400;
+export const moment = (at: string | number) =>
+  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** Earlier saves, read anew when asked for; null while they are read, a sentence when they cannot be. */
+function useSaves(address: string, most: number, stamp: number): Save<Content>[] | null | string {
+  const [saves, setSaves] = useState<Save<Content>[] | null | string>(null);
+  useEffect(() => {
+    let here = true;
+    setSaves(null);
+    fetch(`${address}/history?most=${most}`)
+      .then((r) => r.json() as Promise<{ value?: Save<Content>[]; message?: string }>)
+      .then(
+        (r) => here && setSaves(r.value ?? r.message ?? 'The server gave no reason.'),
+        () => here && setSaves('The server does not answer.'),
+      );
+    return () => {
+      here = false;
+    };
+  }, [address, most, stamp]);
+  return saves;
+}
+
+interface RowProps {
+  save: Save<Content>;
+  before: Content | null;
+  actions: React.ReactNode;
+  onName: ((name: string) => void) | null;
+}
+
+function SaveRow({ save, before, actions, onName }: RowProps) {
+  const units = useWorkspace((w) => w.units);
+  const lines = save.content && before ? saveWords(before, save.content, units) : [];
+  return (
+    <li className="save">
+      <div>
+        <b>{moment(save.savedAt)}</b> <span className="dim">{save.by ?? 'unknown'}</span>
+      </div>
+      {save.content === null && <div className="stoptext">What is stored cannot be read any more.</div>}
+      {before === null && save.content && <div className="dim">The oldest that is kept.</div>}
+      {lines.map((l) => (
+        <div key={l} className="dim">
+          {l}
+        </div>
+      ))}
+      <div className="saveactions">
+        {save.content && actions}
+        {onName && (
+          <TextInput
+            size="xs"
+            aria-label={`Name of the save of ${moment(save.savedAt)}`}
+            placeholder="name it, and it is kept for ever"
+            defaultValue={save.name ?? ''}
+            maxLength={80}
+            onBlur={(e) => {
+              if (e.currentTarget.value.trim() !== (save.name ?? '')) onName(e.currentTarget.value.trim());
+            }}
+            onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+          />
+        )}
+      </div>
+    </li>
+  );
+}
+
+function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
+  const versionId = useWorkspace((w) => w.versionId);
+  const project = useWorkspace((w) => w.project);
+  const name = useWorkspace((w) => w.versions.find((v) => v.id === w.versionId)!.name);
+  const lookBack = useWorkspace((w) => w.lookBack);
+  const router = useRouter();
+  const [stamp, setStamp] = useState(0);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const saves = useSaves(`/api/versions/${versionId}`, most, stamp);
+  if (!Array.isArray(saves)) return <p className="dim">{saves ?? 'Reading …'}</p>;
+  const at = (id: number, station: string) =>
+    router.push(`/projects/${project.id}/versions/${id}/${station}`);
+  const compare = (s: Save<Content>) => {
+    lookBack(s.revision, `save of ${moment(s.savedAt)}`, s.content as DesignDocument);
+    onDone();
+    at(versionId, 'refine');
+  };
+  const restore = async (s: Save<Content>) => {
+    const made = `${name}, ${moment(s.savedAt)}`.slice(0, 80);
+    const why = `As it stood on ${moment(s.savedAt)}.`;
+    const r = await createVersionAction(versionId, made, why, s.content).catch(() => null);
+    if (r?.status === 'ok') at(r.value, 'brief');
+    else setTrouble(r?.message ?? 'The server does not answer.');
+  };
+  const call = async (s: Save<Content>, text: string) => {
+    const r = await nameSaveAction(versionId, s.revision, text).catch(() => null);
+    if (r?.status === 'ok') setStamp((n) => n + 1);
+    else setTrouble(r?.message ?? 'The server does not answer.');
+  };
+  if (saves.length === 0) return <p className="dim">Nothing was changed yet: there is no earlier save.</p>;
+  return (
+    <>
+      {trouble && <p className="stoptext">{trouble}</p>}
+      <ul className="saves">
+        {saves.map((s, i) => (
+          <SaveRow
+            key={s.revision}
+            save={s}
+            before={saves[i + 1]?.content ?? null}
+            onName={(text) => void call(s, text)}
+            actions={
+              <>
+                <Button size="compact-xs" variant="default" onClick={() => compare(s)}>
+                  Compare
+                </Button>
+                <Button size="compact-xs" variant="default" onClick={() => void restore(s)}>
+                  Open as a new version
+                </Button>
+              </>
+            }
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function TestSaves({ testId, most, onDone }: { testId: string; most: number; onDone: () => void }) {
+  const edit = useWorkspace((w) => w.edit);
+  const body = useWorkspace((w) => w.content.tests.find((t) => t.id === testId)?.body);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const saves = useSaves(`/api/tests/${testId}`, most, 0);
+  if (!Array.isArray(saves)) return <p className="dim">{saves ?? 'Reading …'}</p>;
+  if (saves.length === 0) return <p className="dim">Nothing of it was changed yet.</p>;
+  // the log is not part of an earlier save: the one that is there stays
+  const putBack = (s: Save<Content>) => {
+    const value = { ...(s.content as TestBody), log: body?.log ?? null };
+    const refused = edit({ type: 'set', path: `tests.${testId}.body`, value });
+    if (refused) setTrouble(refused);
+    else onDone();
+  };
+  return (
+    <>
+      {trouble && <p className="stoptext">{trouble}</p>}
+      <ul className="saves">
+        {saves.map((s, i) => (
+          <SaveRow
+            key={s.revision}
+            save={s}
+            before={saves[i + 1]?.content ?? null}
+            onName={null}
+            actions={
+              <Button size="compact-xs" variant="default" onClick={() => putBack(s)}>
+                Put it back
+              </Button>
+            }
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function History({ opened, onClose }: { opened: boolean; onClose: () => void }) {
+  const all = useWorkspace((w) => w.content.tests);
+  const versionId = useWorkspace((w) => w.versionId);
+  const tests = all.filter((t) => t.versionId === versionId);
+  const [of, setOf] = useState('');
+  const [most, setMost] = useState(FIRST);
+  const onDone = () => onClose();
+  return (
+    <Drawer opened={opened} onClose={onClose} position="right" title={<b>Earlier saves</b>}>
+      <NativeSelect
+        aria-label="Whose saves"
+        value={of}
+        onChange={(e) => setOf(e.currentTarget.value)}
+        data={[
+          { value: '', label: 'This version' },
+          ...tests.map((t) => ({ value: t.id, label: `Test: ${t.body.card.title || 'untitled'}` })),
+        ]}
+      />
+      <p className="dim">
+        All of today are kept, of the last week one an hour, before that one a day; those with a name for
+        ever.
+      </p>
+      {of === '' ? (
+        <VersionSaves most={most} onDone={onDone} />
+      ) : (
+        <TestSaves key={of} testId={of} most={most} onDone={onDone} />
+      )}
+      {most === FIRST && (
+        <Button size="compact-sm" variant="subtle" onClick={() => setMost(ALL)}>
+          Older ones too
+        </Button>
+      )}
+    </Drawer>
+  );
+}
+
+/** Opens the earlier saves. */
+export function HistoryButton() {
+  const [opened, setOpened] = useState(false);
+  return (
+    <>
+      <ActionIcon aria-label="Earlier saves" title="Earlier saves" onClick={() => setOpened(true)}>
+        <IconHistory size={17} />
+      </ActionIcon>
+      <History opened={opened} onClose={() => setOpened(false)} />
+    </>
+  );
+}
