@@ -49,5 +49,7 @@ const end = () => {
   setInterval(() => server.closeIdleConnections(), 100).unref();
   server.on('close', () => process.exit(0));
 };
+// the start command is gone, however it went: nobody keeps this one up any more
+if (process.channel) process.on('disconnect', end);
 process.on('SIGTERM', end);
 process.on('SIGINT', end);

@@ -1,5 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { ZipFile } from 'yazl';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -48,6 +49,20 @@ describe('skia', () => {
       ),
     );
     expect((await call('assess', file)).code).toBe(0);
+  });
+  it('assess takes the zip that the application exports', async () => {
+    const file = join(dir, 'p.skiametra.zip'),
+      zip = new ZipFile();
+    zip.addBuffer(Buffer.from('1'), 'files/t1/a.csv');
+    zip.addBuffer(readFileSync(demo), 'project.json');
+    zip.end();
+    const chunks: Buffer[] = [];
+    for await (const c of zip.outputStream) chunks.push(c as Buffer);
+    const bytes = Buffer.concat(chunks);
+    writeFileSync(file, bytes);
+    expect((await call('assess', file)).out).toBe((await call('assess', demo)).out);
+    writeFileSync(file, bytes.subarray(0, bytes.length - 20));
+    expect((await call('assess', file)).err).toMatch(/cut short/);
   });
   it('schema and log', async () => {
     expect(JSON.parse((await call('schema')).out)).toHaveProperty('properties.versions');

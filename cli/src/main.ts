@@ -1,5 +1,4 @@
 /** `skia`: the same computation at a command line. JSON on standard output; one sentence on standard error and status 2 when something is wrong. */
-import { readFile, stat } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { assess, type Ledger } from '@skiametra/core/assess';
 import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
@@ -12,11 +11,12 @@ import {
 import { DomainError } from '@skiametra/core/numeric';
 import { logFlight, logToCsv } from '@skiametra/devices';
 import { serveStand } from '@skiametra/devices/stand';
-import { MAX_PROJECT_BYTES, parseProjectJson } from '@skiametra/formats';
+import { parseProjectJson } from '@skiametra/formats';
 import { warmPolars } from './polarCache';
 import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
 import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './power';
 import { SECTION_OPTIONS, sectionCommand } from './section';
+import { projectText } from './projectText';
 import { UsageError } from './usage';
 
 interface Out {
@@ -54,10 +54,7 @@ const DEMOS: Record<string, () => ProjectFile> = {
 
 async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (!path) throw new UsageError('Name a file: skia assess FILE.');
-  const info = await stat(path).catch(() => null);
-  if (!info?.isFile()) throw new UsageError(`There is no file ${path}.`);
-  if (info.size > MAX_PROJECT_BYTES) throw new UsageError(`${path} is larger than 40 MB.`);
-  const text = await readFile(path, 'utf8');
+  const text = await projectText(path);
   let data: unknown;
   try {
     data = JSON.parse(text);

@@ -1,5 +1,6 @@
 /** Work keeps itself: reload, two windows, a server that is away, a server that is killed, export and import. */
 import { spawn, type ChildProcess } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
 import net from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -76,6 +77,14 @@ test('two windows on one version: the later save is told and both changes are ke
   await saved(a);
   await b.reload();
   await expect(b.getByLabel('Strip length')).toHaveValue('27');
+});
+
+test('everything can be backed up from the shelf', async ({ page }) => {
+  await page.goto('/');
+  const file = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Back up everything' }).click();
+  const path = await (await file).path();
+  expect((await readFile(path)).subarray(0, 5).toString()).toBe('PGDMP');
 });
 
 test('the export opens again, and its export is byte for byte the same', async ({ page }) => {
@@ -163,6 +172,23 @@ test('earlier saves: who, when and what; compared, named, opened as a new versio
   await drawer.getByRole('button', { name: 'Open as a new version' }).first().click();
   await expect(page).toHaveURL(/brief$/);
   await expect(page.getByLabel('Strip length')).toHaveValue('61');
+});
+
+test('the file of a logger is kept as it came, and can be had again', async ({ page }) => {
+  await newProject(page, 'Original', 'bittern');
+  await station(page, 'Test');
+  await page.getByRole('button', { name: 'Plan a flight' }).click();
+  await page.locator('#card-loading').selectOption('ferry');
+  await page.getByRole('button', { name: 'It was flown: record it' }).click();
+  const rows = Array.from({ length: 40 }, (_, i) => `${i},${9 * i},0,20,9,16,${4 + 0.1 * i}`);
+  const bytes = Buffer.from(`time,east,north,height,ground speed,volts,amps\r\n${rows.join('\r\n')}\r\n`);
+  await page
+    .getByLabel('Log file')
+    .setInputFiles({ name: 'höhe 1.csv', mimeType: 'text/csv', buffer: bytes });
+  const link = page.getByRole('link', { name: /höhe 1\.csv/ });
+  await expect(link).toBeVisible();
+  const back = await page.request.get((await link.getAttribute('href'))!);
+  expect((await back.body()).equals(bytes)).toBe(true);
 });
 
 const web = dirname(dirname(fileURLToPath(import.meta.url)));

@@ -96,6 +96,14 @@ export function ProjectShelf({
             </Button>
           )}
         </FileButton>
+        <Button
+          variant="subtle"
+          component="a"
+          href="/api/backup"
+          title="All projects, with every earlier save and file; put back with npm run restore"
+        >
+          Back up everything
+        </Button>
       </Group>
       {error && (
         <div role="alert" className="caution" style={{ borderLeftColor: 'var(--stop)' }}>
