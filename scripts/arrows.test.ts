@@ -22,9 +22,9 @@ const importsOf = (file: string): string[] =>
 const ALLOWED: Record<string, RegExp> = {
   core: /^(zod|ml-matrix|suncalc|mathjs\/number)$/,
   formats:
-    /^(zod|papaparse|clipper-lib|jspdf|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
+    /^(zod|papaparse|yauzl|clipper-lib|jspdf|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
   devices: /^(node:net|@skiametra\/core\/\w+)$/,
-  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats|devices(?:\/stand)?))$/,
+  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats(?:\/zip)?|devices(?:\/stand)?))$/,
 };
 
 export function wrongArrows(pkg: string, list: { file: string; imports: string[] }[]): string[] {

@@ -1,40 +1,31 @@
 /** The text of a project file of either form: JSON as it is, of a zip the project inside. */
 import { readFile, stat } from 'node:fs/promises';
-import { openPromise, type ZipFile } from 'yauzl';
 import { MAX_PROJECT_BYTES } from '@skiametra/formats';
+import { openZip, ZipError } from '@skiametra/formats/zip';
 import { UsageError } from './usage';
 
 /** A zip holds logs and files besides, which are not read here. */
 const MOST_ZIP = 600_000_000;
 
-async function projectIn(zip: ZipFile, path: string): Promise<string> {
-  for await (const entry of zip.eachEntry()) {
-    if (entry.fileName !== 'project.json') continue;
-    if (entry.uncompressedSize > MAX_PROJECT_BYTES)
-      throw new UsageError(`The project in ${path} is larger than ${MAX_PROJECT_BYTES / 1e6} MB.`);
-    const chunks: Buffer[] = [];
-    for await (const c of await zip.openReadStreamPromise(entry)) chunks.push(c as Buffer);
-    return Buffer.concat(chunks).toString('utf8');
+async function projectIn(path: string): Promise<string> {
+  const zip = await openZip(path);
+  try {
+    if (!zip.has('project.json')) throw new UsageError(`${path} is a zip without a project in it.`);
+    return (await zip.bytes('project.json', MAX_PROJECT_BYTES)).toString('utf8');
+  } finally {
+    zip.close();
   }
-  throw new UsageError(`${path} is a zip without a project in it.`);
 }
 
 /** @throws UsageError where there is no such file, or it is too large or cut short */
 export async function projectText(path: string): Promise<string> {
   const info = await stat(path).catch(() => null);
   if (!info?.isFile()) throw new UsageError(`There is no file ${path}.`);
-  if (!/\.zip$/i.test(path)) {
-    if (info.size > MAX_PROJECT_BYTES)
-      throw new UsageError(`${path} is larger than ${MAX_PROJECT_BYTES / 1e6} MB.`);
-    return readFile(path, 'utf8');
-  }
-  if (info.size > MOST_ZIP) throw new UsageError(`${path} is larger than ${MOST_ZIP / 1e6} MB.`);
-  const zip = await openPromise(path, { lazyEntries: true, autoClose: false }).catch(() => {
-    throw new UsageError(`${path} is not a whole zip; it may have been cut short.`);
+  const zipped = /\.zip$/i.test(path),
+    most = zipped ? MOST_ZIP : MAX_PROJECT_BYTES;
+  if (info.size > most) throw new UsageError(`${path} is larger than ${most / 1e6} MB.`);
+  if (!zipped) return readFile(path, 'utf8');
+  return projectIn(path).catch((e: unknown) => {
+    throw e instanceof ZipError ? new UsageError(`${path}: ${e.message}`) : e;
   });
-  try {
-    return await projectIn(zip, path);
-  } finally {
-    zip.close();
-  }
 }

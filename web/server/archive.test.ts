@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto';
 import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject, gnatProject } from '@skiametra/core/demo';
 import { logFlight } from '@skiametra/devices';
@@ -61,8 +61,8 @@ describe('the project as a zip', () => {
     const again = await importArchive(db, await onDisk(first));
     expect((await exported(again.projectId)).equals(first)).toBe(true);
     expect(await exportProject(db, again.projectId)).toEqual(await exportProject(db, id));
-    const [t] = await db.select().from(tests).where(eq(tests.projectId, again.projectId));
-    const files = await db.select().from(logFiles).where(eq(logFiles.testId, t.id));
+    const ids = (await loadWorkspace(db, again.projectId))!.tests.map((t) => Number(t.id));
+    const files = await db.select().from(logFiles).where(inArray(logFiles.testId, ids));
     expect(files.map((f) => [f.name, f.size]).sort()).toEqual([
       ['a b/ö.csv', 5],
       ['two.csv', 13],
