@@ -7,6 +7,7 @@ import { useEffect, useState } from 'react';
 import type { DesignDocument, TestBody } from '@skiametra/core/design';
 import { createVersionAction, nameSaveAction } from '../server/actions';
 import type { Save } from '../server/history';
+import { called } from './called';
 import { saveWords } from './saveWords';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -63,7 +64,7 @@ function SaveRow({ save, before, actions, onName }: RowProps) {
           <TextInput
             size="xs"
             aria-label={`Name of the save of ${moment(save.savedAt)}`}
-            placeholder="name it, and it is kept for ever"
+            placeholder="name it to keep it"
             defaultValue={save.name ?? ''}
             maxLength={80}
             onBlur={(e) => {
@@ -97,14 +98,14 @@ function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
   const restore = async (s: Save<Content>) => {
     const made = `${name}, ${moment(s.savedAt)}`.slice(0, 80);
     const why = `As it stood on ${moment(s.savedAt)}.`;
-    const r = await createVersionAction(versionId, made, why, s.content).catch(() => null);
-    if (r?.status === 'ok') at(r.value, 'brief');
-    else setTrouble(r?.message ?? 'The server does not answer.');
+    const r = await called(createVersionAction(versionId, made, why, s.content));
+    if (r.status === 'ok') at(r.value, 'brief');
+    else setTrouble(r.message);
   };
   const call = async (s: Save<Content>, text: string) => {
-    const r = await nameSaveAction(versionId, s.revision, text).catch(() => null);
-    if (r?.status === 'ok') setStamp((n) => n + 1);
-    else setTrouble(r?.message ?? 'The server does not answer.');
+    const r = await called(nameSaveAction(versionId, s.revision, text));
+    if (r.status === 'ok') setStamp((n) => n + 1);
+    else setTrouble(r.message);
   };
   if (saves.length === 0) return <p className="dim">Nothing was changed yet: there is no earlier save.</p>;
   return (

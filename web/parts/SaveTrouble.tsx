@@ -5,6 +5,7 @@ import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import { writeProjectJson } from '@skiametra/formats';
 import { restoreProjectAction } from '../server/actions';
+import { called } from './called';
 import { mergedWords } from './ConflictDialog';
 import { give } from './give';
 import { moment } from './History';
@@ -73,9 +74,9 @@ function Gone({ message }: { message: string }) {
   const cameBack = useWorkspace((w) => w.cameBack);
   const [failed, setFailed] = useState<string | null>(null);
   const back = async () => {
-    const r = await restoreProjectAction(project.id).catch(() => null);
-    if (r?.status === 'ok') cameBack();
-    else setFailed(r?.message ?? 'The server does not answer.');
+    const r = await called(restoreProjectAction(project.id));
+    if (r.status === 'ok') cameBack();
+    else setFailed(r.message);
   };
   return (
     <div className="trouble" role="alert">

@@ -14,6 +14,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { setUnitsAction, signInAction } from '../server/actions';
+import { called } from './called';
 import { HistoryButton } from './History';
 import { Silhouette } from './Silhouette';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -138,13 +139,13 @@ function PersonMenu() {
   const [name, setName] = useState('');
   const [error, setError] = useState<string | null>(null);
   const enter = async (who: string) => {
-    const r = await signInAction(who);
+    const r = await called(signInAction(who));
     if (r.status === 'refused') setError(r.message);
     else location.reload();
   };
   const choose = (u: 'metric' | 'imperial') => {
     setUnits(u);
-    void setUnitsAction(u);
+    void called(setUnitsAction(u));
   };
   return (
     <Menu width={230} position="bottom-end" closeOnItemClick={false}>

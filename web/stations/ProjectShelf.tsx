@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { createProjectAction, deleteProjectAction, restoreProjectAction } from '../server/actions';
 import type { DeletedProject, ProjectCard } from '../server/projects';
+import { called } from '../parts/called';
 import { Silhouette } from '../parts/Silhouette';
 
 const MAX_FILE = 600_000_000;
@@ -41,15 +42,13 @@ export function ProjectShelf({
     }
   };
   const bringBack = async (p: { id: number; name: string }) => {
-    const r = await restoreProjectAction(p.id).catch(() => null);
-    notifications.show({
-      message: r?.status === 'ok' ? `${p.name} is back.` : (r?.message ?? 'The server does not answer.'),
-    });
+    const r = await called(restoreProjectAction(p.id));
+    notifications.show({ message: r.status === 'ok' ? `${p.name} is back.` : r.message });
     router.refresh();
   };
   const remove = async (p: ProjectCard) => {
-    const r = await deleteProjectAction(p.id).catch(() => null);
-    if (r?.status === 'ok')
+    const r = await called(deleteProjectAction(p.id));
+    if (r.status === 'ok')
       notifications.show({
         autoClose: 12_000,
         message: (
@@ -61,7 +60,7 @@ export function ProjectShelf({
           </Group>
         ),
       });
-    else setError(r?.message ?? 'The server does not answer; nothing was deleted.');
+    else setError(r.message);
     router.refresh();
   };
   return (
@@ -209,10 +208,7 @@ function NewProject({
   const [from, setFrom] = useState<'plain' | 'bittern'>('plain');
   const [error, setError] = useState<string | null>(null);
   const submit = async () => {
-    const r = await createProjectAction(name, aircraft, from).catch(() => ({
-      status: 'refused' as const,
-      message: 'The server did not answer; nothing was made.',
-    }));
+    const r = await called(createProjectAction(name, aircraft, from));
     if (r.status === 'refused') setError(r.message);
     else onMade(r.value);
   };

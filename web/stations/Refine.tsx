@@ -18,6 +18,7 @@ import {
 } from '@skiametra/core/units';
 import { createVersionAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
+import { called } from '../parts/called';
 import { changeWords } from '../parts/changeWords';
 import { useCalibrate } from '../parts/useCalibrate';
 import { askedOf } from '../parts/useMarks';
@@ -452,13 +453,8 @@ function NextVersion({
     const next = fix ? { ...document, design: applyFix(document.design, fix) } : document;
     // the built parts of the old airframe are not the new one's: its scale readings stay with the parent
     const design = { ...next.design, scale: [] };
-    const r = await createVersionAction(versionId, name ?? proposed, why ?? reason, {
-      ...next,
-      design,
-    }).catch(() => ({
-      status: 'refused' as const,
-      message: 'The server does not answer; no version was made.',
-    }));
+    const made = createVersionAction(versionId, name ?? proposed, why ?? reason, { ...next, design });
+    const r = await called(made);
     setBusy(false);
     if (r.status === 'refused') setError(r.message);
     else router.push(`/projects/${project.id}/versions/${r.value}/refine`);

@@ -24,6 +24,7 @@ import { formatQuantity, formatSpread, type KindName } from '@skiametra/core/uni
 import { quantityDef } from '@skiametra/core/assess';
 import { createTestAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
+import { called } from '../parts/called';
 import { ChartFrame } from '../parts/ChartFrame';
 import { QuantityField, TextCell } from '../parts/QuantityField';
 import { keepOriginal } from '../parts/originals';
@@ -68,10 +69,7 @@ export function Test() {
   );
   const [error, setError] = useState<string | null>(null);
   const add = async () => {
-    const r = await createTestAction(versionId, emptyBody(design, loading, temperature)).catch(() => ({
-      status: 'refused' as const,
-      message: 'The server does not answer; no card was made.',
-    }));
+    const r = await called(createTestAction(versionId, emptyBody(design, loading, temperature)));
     if (r.status === 'refused') setError(r.message);
     else {
       addTest(r.value);

@@ -8,6 +8,7 @@ import { benchPower, fittedNow, isOwnDrive, type BenchResult } from '@skiametra/
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { MAX_BENCH_BYTES, parseBenchCsv, writeBenchCsv } from '@skiametra/formats';
 import { createTestAction } from '../../server/actions';
+import { called } from '../../parts/called';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { give } from '../../parts/give';
 import { QuantityField, TextCell } from '../../parts/QuantityField';
@@ -72,10 +73,7 @@ export function BenchTab() {
       runs: [],
       claim: null,
     });
-    const r = await createTestAction(versionId, fresh).catch(() => ({
-      status: 'refused' as const,
-      message: 'The server does not answer; nothing was made.',
-    }));
+    const r = await called(createTestAction(versionId, fresh));
     if (r.status === 'refused') setError(r.message);
     else {
       addTest(r.value);
