@@ -86,8 +86,13 @@ function saver(port, id, state) {
 
 /** The document as it stands on the server, asked for by a save from a base that is none. */
 async function standing(port, id, document) {
-  const r = await put(port, id, 999_999_999, document);
-  return r.theirs.brief.site.wind;
+  for (let i = 0; i < 100; i++) {
+    // a connection broken by the kill is refused once and made anew
+    const r = await put(port, id, 999_999_999, document).catch(() => null);
+    if (r?.theirs) return r.theirs.brief.site.wind;
+    await pause(100);
+  }
+  throw new Plain('It answered that it is well, and then did not answer for ten seconds.');
 }
 
 async function killOnce(target, app, home) {
