@@ -13,7 +13,7 @@ const FIRST = 250,
 /** Delay before a restart: doubled with each quick end. */
 export const backOff = (quickEnds) => Math.min(LONGEST, FIRST * 2 ** quickEnds);
 
-/** The server of pages; ends when this process does. `onChange` hears a word when it was lost. */
+/** The server of pages; ends when this process does. `say` hears when it was lost. */
 export function keepServer(env, say) {
   let child = null,
     stopping = false,

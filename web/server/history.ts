@@ -68,6 +68,12 @@ export interface Save<T> {
   content: T | null;
 }
 
+const saveOf = <T>(
+  r: { revision: number; savedAt: Date; name: string | null },
+  by: string | null,
+  content: T | null,
+): Save<T> => ({ revision: r.revision, savedAt: r.savedAt.toISOString(), by, name: r.name, content });
+
 /** Earlier saves of a version, the last one first. */
 export async function versionHistory(
   db: Db,
@@ -81,13 +87,7 @@ export async function versionHistory(
     .where(eq(revisions.versionId, versionId))
     .orderBy(desc(revisions.revision))
     .limit(most);
-  return rows.map(({ r, by }) => ({
-    revision: r.revision,
-    savedAt: r.savedAt.toISOString(),
-    by,
-    name: r.name,
-    content: readStored(r.document),
-  }));
+  return rows.map(({ r, by }) => saveOf(r, by, readStored(r.document)));
 }
 
 export async function testHistory(db: Db, testId: number, most: number): Promise<Save<TestBody>[]> {
@@ -98,13 +98,7 @@ export async function testHistory(db: Db, testId: number, most: number): Promise
     .where(eq(testRevisions.testId, testId))
     .orderBy(desc(testRevisions.revision))
     .limit(most);
-  return rows.map(({ r, by }) => ({
-    revision: r.revision,
-    savedAt: r.savedAt.toISOString(),
-    by,
-    name: r.name,
-    content: r.body,
-  }));
+  return rows.map(({ r, by }) => saveOf(r, by, r.body));
 }
 
 /** Names a save, so that it is kept for ever; an empty name takes it off. @returns whether there is such a save */
