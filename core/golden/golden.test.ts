@@ -1,0 +1,63 @@
+/**
+ * Numbers pinned before a rebuilding, so that it can be seen to change none. Written by the computation itself with
+ * `UPDATE_GOLDEN=1`: evidence that nothing moved, not that it is right (that is what `validation/` is for).
+ */
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  bitternCanardDocument,
+  bitternDocument,
+  bitternSolarDocument,
+  craneDocument,
+  gnatDocument,
+  starterDocument,
+  waferDocument,
+} from '../src/demo';
+import type { DesignDocument } from '../src/design';
+import { pin, type Pinned } from './pin';
+
+const RELATIVE = 1e-9,
+  /** what is nil by symmetry is so only to rounding */ NIL = 1e-12;
+
+/** With their reports, or the ledger alone. */
+const DOCUMENTS: Record<string, [make: () => DesignDocument, reports: boolean]> = {
+  bittern: [bitternDocument, true],
+  gnat: [gnatDocument, true],
+  wafer: [waferDocument, true],
+  crane: [craneDocument, true],
+  solar: [bitternSolarDocument, false],
+  canard: [bitternCanardDocument, false],
+  starter: [starterDocument, true],
+};
+
+/** A share that is nil is not written. */
+function apart(was: Pinned[string] = 0, is: Pinned[string] = 0): boolean {
+  if (typeof was !== 'number' || typeof is !== 'number') return was !== is;
+  return !(Math.abs(is - was) <= RELATIVE * Math.max(Math.abs(was), Math.abs(is)) + NIL);
+}
+
+/** Places at which two differ, with both values. */
+export function differences(was: Pinned, is: Pinned): string[] {
+  const places = new Set([...Object.keys(was), ...Object.keys(is)]);
+  return [...places].filter((k) => apart(was[k], is[k])).map((k) => `${k}: ${was[k]} -> ${is[k]}`);
+}
+
+/** Numbers to twelve figures: more is rounding. */
+const written = (p: Pinned): string => {
+  const rows = Object.entries(p).map(([k, v]) =>
+    [k, typeof v === 'number' ? Number(v.toPrecision(12)) : v].map((x) => JSON.stringify(x)).join(': '),
+  );
+  return `{\n${rows.join(',\n')}\n}\n`;
+};
+
+describe('golden', () => {
+  for (const [name, [make, reports]] of Object.entries(DOCUMENTS))
+    it(`${name} comes to what it came to`, { timeout: 240_000 }, () => {
+      const file = new URL(`./${name}.json`, import.meta.url),
+        is = pin(make(), reports);
+      if (process.env.UPDATE_GOLDEN) writeFileSync(file, written(is));
+      expect(existsSync(file)).toBe(true);
+      const was = JSON.parse(readFileSync(file, 'utf8')) as Pinned;
+      expect(differences(was, is).slice(0, 40)).toEqual([]);
+    });
+});
