@@ -1,5 +1,5 @@
 /** `skia surfaces` and `skia balance`: lift, stall, stability, modes, limits and the solver's proposal as JSON. */
-import { assess, layoutReport, entryOf, type LayoutReport, type StepCache } from '@skiametra/core/assess';
+import { assess, layoutReport, entryOf, type LayoutReport, StepCache } from '@skiametra/core/assess';
 import { hovers, type DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
 import { UsageError } from './usage';
@@ -30,7 +30,7 @@ export function surfacesCommand(
   if (values.alpha !== undefined && values.trim) throw new UsageError('Give --alpha or --trim, not both.');
   const speed = values.speed === undefined ? undefined : numberOf('speed', values.speed, 1, 120);
   const alpha = values.alpha === undefined ? null : numberOf('alpha', values.alpha, -20, 30) * DEG;
-  const cache: StepCache = new Map();
+  const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
   const state = loading ?? (doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0]).id;
@@ -109,7 +109,7 @@ function profileAt(r: LayoutReport): number {
 }
 
 export function balanceCommand(doc: DesignDocument): object {
-  const cache: StepCache = new Map();
+  const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
   const limits = {

@@ -1,6 +1,6 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
 import { airAt, G0 } from '@skiametra/core/air';
-import { assess, liftDrive, powerReport, type StepCache } from '@skiametra/core/assess';
+import { assess, powerReport, StepCache } from '@skiametra/core/assess';
 import { hovers, factorsOf, type DesignDocument } from '@skiametra/core/design';
 import {
   bladeLoad,
@@ -17,6 +17,7 @@ import {
   thinned,
   type Drive,
   type OperatingPoint,
+  liftDrive,
 } from '@skiametra/core/power';
 import { UsageError } from './usage';
 
@@ -131,7 +132,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
   const common = { wire: p.wire?.area ?? null, sound: air.soundSpeed, air: air.temperature };
   const list: Propulsor[] = [],
     still: object[] = [];
-  const cache: StepCache = new Map(),
+  const cache: StepCache = new StepCache(),
     ledger = assess(brief, design, doc.calibration, cache);
   const state = loading ?? (design.loadings.find((l) => !hovers(l)) ?? design.loadings[0]).id,
     mass = ledger.entries.find((e) => e.id === 'mass' && e.state === state)?.value ?? NaN;
@@ -158,7 +159,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
       p.esc.maxCurrent,
     );
   if (p.lift) {
-    const d = liftDrive(design, air.density, f, propellerCurve(p.lift.propeller), null)!;
+    const d = liftDrive(p, design.rotors?.length, air.density, f, propellerCurve(p.lift.propeller), null)!;
     list.push(
       ...propulsors(
         'Lift',
@@ -250,7 +251,7 @@ export function propellerCommand(values: Values): object {
 /** @param doc a design with a rubber motor, or null: then motor and aircraft come from the options */
 export function rubberCommand(doc: DesignDocument | null, loading: string | null, values: Values): object {
   if (doc) {
-    const cache: StepCache = new Map(),
+    const cache: StepCache = new StepCache(),
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
     if (!doc.design.power.rubber) throw new UsageError('This design has no rubber motor.');

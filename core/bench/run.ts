@@ -2,7 +2,7 @@
  * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
  * dense 200 x 200 LU solve of the same run, so that machines can be compared. Speed is judged by ratios.
  */
-import { assess, assessQuickly, layoutReport, modelOf, powerReport } from '../src/assess';
+import { assess, assessQuickly, layoutReport, modelOf, powerReport, StepCache } from '../src/assess';
 import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath } from '../src/design';
 import { solveDense } from '../src/numeric';
@@ -60,7 +60,7 @@ const contours = new Map([
   ['tail-section', naca4('0009')],
 ]);
 const drive = buildDrive(doc.design.power, 1.225, { thrust: 1, electricalLoss: 1, capacity: 1 });
-const warm = new Map();
+const warm = new StepCache();
 assess(doc.brief, doc.design, doc.calibration, warm);
 
 const polars = new Map(
@@ -75,7 +75,7 @@ const parts = partsFor(doc.design),
   match = powerReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm).match!,
   benchOfParts = prepareMatch(parts);
 const gnat = gnatDocument(),
-  gnatCache = new Map();
+  gnatCache = new StepCache();
 assess(gnat.brief, gnat.design, gnat.calibration, gnatCache);
 
 const lu = median(() => solveDense(matrix, rhs), 15);

@@ -3,7 +3,7 @@
  * ledger value with its spread and shares, curves, findings, and the reports of some states. Long lists are held by
  * their length and every seventh entry.
  */
-import { assess, INPUT_IDS, keyOf, layoutReport, powerReport, type LedgerEntry } from '../src/assess';
+import { assess, INPUT_IDS, layoutReport, powerReport, StepCache, type LedgerEntry } from '../src/assess';
 import { FACTOR_IDS, type DesignDocument } from '../src/design';
 
 export type Pinned = Record<string, number | string | boolean | null>;
@@ -45,16 +45,20 @@ function someStates(doc: DesignDocument): string[] {
 /** @param reports false for the ledger alone */
 export function pin(doc: DesignDocument, reports = true): Pinned {
   const { brief, design, calibration } = doc,
-    cache = new Map(),
+    cache = new StepCache(),
     ledger = assess(brief, design, calibration, cache),
     out: Pinned = { stopped: ledger.stopped };
   for (const e of ledger.entries) {
-    const { id, state, value, sigma, warnings, names } = e;
-    flatten({ value, sigma, warnings, names, ...sharesOf(e) }, keyOf(id, state), out);
+    const { id, state, part, value, sigma, warnings, names } = e;
+    flatten(
+      { value, sigma, warnings, names, ...sharesOf(e) },
+      `${part ? `${id}-${part}` : id}@${state}`,
+      out,
+    );
   }
   for (const c of ledger.curves) {
     const { id, state, x, y, sigma, xKind, yKind } = c;
-    flatten({ x, y, sigma, xKind, yKind }, `curve ${keyOf(id, state)}`, out);
+    flatten({ x, y, sigma, xKind, yKind }, `curve ${id}@${state}`, out);
   }
   flatten(ledger.findings, 'findings', out);
   if (!reports) return out;

@@ -8,7 +8,7 @@ import {
   gnatDocument,
   starterDocument,
 } from '../src/demo';
-import { modelOf } from '../src/assess/prepare';
+import { modelOf } from '../src/assess';
 import type { Design, Surface } from '../src/design';
 import { naca4, TABLE_POINTS } from '../src/section';
 import { derivativesOf, inducedDrag, linearAero, planEdges, solveLattice } from '../src/surface';

@@ -3,7 +3,7 @@
  * logger would, five rows a second, with noise, one gap and a repeated row. The flown aircraft differs
  * from its drawing by `truth`, which the person does not see. Deterministic for a seed.
  */
-import { assess, entryOf } from '@skiametra/core/assess';
+import { assess, entryOf, type QuantityId } from '@skiametra/core/assess';
 import {
   FACTOR_IDS,
   priorCalibration,
@@ -56,7 +56,7 @@ export function logFlight(
   const prior = priorCalibration();
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });
-  const at = (id: string) => entryOf(ledger, id, loading)!.value;
+  const at = (id: QuantityId) => entryOf(ledger, id, loading)!.value;
   const noise = normalFrom(seed);
   const { course, site } = doc.brief;
   const V = at('lapSpeed'),

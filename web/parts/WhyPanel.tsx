@@ -1,7 +1,7 @@
 'use client';
 /** Any number opens it: formula with its values, inputs as links, method, uncertainty and what contributes, what it drives. */
 import { Drawer } from '@mantine/core';
-import { INPUTS, QUANTITIES, entryOf, inputsOf, quantityDef } from '@skiametra/core/assess';
+import { INPUTS, QUANTITIES, entryNamed, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { formatQuantity, formatSpread, spreadMatters } from '@skiametra/core/units';
 import { describeMarks, MarkLegend, ThreeMark } from './ThreeMark';
@@ -33,21 +33,21 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const missions = useWorkspace((w) => w.content.document.brief.missions);
   const { marks } = useMarks(id, state);
   const def = quantityDef(id);
-  const entry = ledger ? entryOf(ledger, id, state) : undefined;
+  const entry = ledger ? entryNamed(ledger, id, state) : undefined;
   if (!def || !ledger) return <p>This number is not computed for this design.</p>;
   const stateName =
     entry?.state === 'all' || !entry
       ? 'whole design'
       : (design.loadings.find((l) => l.id === entry.state)?.name ?? entry.state);
   const show = (q: string) => {
-    const e = entryOf(ledger, q, state);
+    const e = entryNamed(ledger, q, state);
     return e ? formatQuantity(e.value, e.kind, units) : '–';
   };
-  const mission = id.startsWith('points-') ? missions.find((m) => `points-${m.id}` === id) : undefined;
+  const mission = entry?.part === undefined ? undefined : missions.find((m) => m.id === entry.part);
   const template = mission ? mission.formula : def.formula;
   const withNames = template.replace(/\{(\w+)\}/g, (_, q: string) => quantityDef(q)?.name.toLowerCase() ?? q);
   const withValues = template.replace(/\{(\w+)\}/g, (_, q: string) => show(q));
-  const drives = Object.values(QUANTITIES).filter((q) => inputsOf(q).includes(id));
+  const drives = Object.values(QUANTITIES).filter((q) => inputsOf(q).some((i) => i === id));
   const link = (q: string) => (
     <button
       type="button"

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { entryOf, quantityDef, type QuantityDef } from '@skiametra/core/assess';
+import { entryNamed, quantityDef, type QuantityDef } from '@skiametra/core/assess';
 import type { Brief } from '@skiametra/core/design';
 import { measuredOf, useWorkspace } from './workspace/useWorkspace';
 import type { Marks } from './ThreeMark';
@@ -27,7 +27,7 @@ export function useMarks(
   const content = useWorkspace((w) => w.content);
   const versionId = useWorkspace((w) => w.versionId);
   return useMemo(() => {
-    const entry = ledger ? entryOf(ledger, id, state) : undefined;
+    const entry = ledger ? entryNamed(ledger, id, state) : undefined;
     const asked = askedOf(brief, id, state);
     const measured = measuredOf({ content, versionId, ledger }, id, state);
     const value = entry?.value;
@@ -42,7 +42,7 @@ export function useMarks(
         asked,
         predicted: entry ? { value: entry.value, sigma: entry.sigma } : null,
         measured,
-        ghost: against ? (entryOf(against, id, state)?.value ?? null) : null,
+        ghost: against ? (entryNamed(against, id, state)?.value ?? null) : null,
       },
     };
   }, [brief, ledger, against, content, versionId, id, state]);

@@ -1,5 +1,5 @@
 'use client';
-import { curveOf, entryOf, quantityDef } from '@skiametra/core/assess';
+import { curveOf, entryOf, QUANTITIES } from '@skiametra/core/assess';
 import { formatValue, shownUnit, unitLabel } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
@@ -97,7 +97,7 @@ const COLUMNS = [
   'lapsExact',
   'energyLeft',
   'allowedLoadFactor',
-];
+] as const;
 
 /** Every loading beside the others. */
 function LoadingTable() {
@@ -117,7 +117,7 @@ function LoadingTable() {
             <tr>
               <th style={{ width: 64 }}>Loading</th>
               {COLUMNS.map((c) => {
-                const d = quantityDef(c)!;
+                const d = QUANTITIES[c];
                 const u = unitLabel(shownUnit(d.kind, units));
                 return (
                   <th key={c} className="num">

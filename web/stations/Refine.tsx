@@ -3,7 +3,7 @@ import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, type CSSProperties } from 'react';
-import { entryOf, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
+import { entryNamed, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { applyFix, type Advice, type Effect, type Explained } from '@skiametra/core/refine';
 import { combine } from '@skiametra/core/trial';
@@ -70,20 +70,20 @@ function ThreeColumns() {
   const measured = comparableTests({ content, versionId, ledger }).flatMap((t) =>
     t.body.measurements.filter((m) => !m.setAside),
   );
-  const keys = new Set<string>(measured.map((m) => keyOf(m.quantity, m.state)));
+  const keys = new Set<string>(measured.map((m) => `${m.quantity}@${m.state}`));
   for (const r of brief.requirements)
     for (const s of r.state === 'all'
       ? quantityDef(r.quantity)?.scope === 'all'
         ? ['all']
         : [design.loadings[0].id, design.loadings[design.loadings.length - 1].id]
       : [r.state])
-      keys.add(keyOf(r.quantity, s));
-  if (every) for (const e of ledger.entries) keys.add(keyOf(e.id, e.state));
+      keys.add(`${r.quantity}@${s}`);
+  if (every) for (const e of ledger.entries) keys.add(keyOf(e));
   const rows = [...keys].flatMap((k) => {
     const [id, state] = k.split('@');
     const def = quantityDef(id);
     if (!def) return [];
-    const e = entryOf(ledger, id, state);
+    const e = entryNamed(ledger, id, state);
     const list = measured.filter((m) => m.quantity === id && m.state === state);
     return [
       {
@@ -582,7 +582,7 @@ function Comparison() {
           'energyLeft',
           'allowedLoadFactor',
           'score',
-        ].map((q) => keyOf(q, loading)),
+        ].map((q) => `${q}@${loading}`),
         'neutralPoint@all',
         'bestScore@all',
         'dragArea@all',

@@ -1,5 +1,5 @@
 'use client';
-import { entryOf, scoreRange, type Ledger } from '@skiametra/core/assess';
+import { entryOf, scoreRange, type Ledger, keyOf, type QuantityId } from '@skiametra/core/assess';
 import { formatNumber } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
@@ -17,17 +17,16 @@ export function Score() {
   const setWhy = useWorkspace((w) => w.setWhy);
   if (!ledger || ledger.stopped) return <StationFindings of="shape" />;
   const sweep = [...design.loadings].sort((a, b) => a.count - b.count);
-  const value = (l: Ledger, id: string, s: string) => entryOf(l, id, s)?.value ?? 0;
+  const value = (l: Ledger, id: QuantityId, s: string, part?: string) => entryOf(l, id, s, part)?.value ?? 0;
   const x = sweep.map((l) => l.count);
   const named = entryOf(ledger, 'bestScore', 'all')?.names;
   const best = design.loadings.find((l) => l.id === named);
   const bound = brief.missions.length > 0 && brief.missions.every((m) => m.loading !== 'each');
-  const values = Object.fromEntries(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
+  const values = Object.fromEntries(ledger.entries.map((e) => [keyOf(e), e.value]));
   const range = best && brief.rivals.length > 0 ? scoreRange(brief, design, values, best.id) : null;
   const blocked = sweep.filter((l) =>
     ledger.entries.some(
-      (e) =>
-        e.state === l.id && e.id.startsWith('points-') && e.warnings.some((w) => w.startsWith('No points')),
+      (e) => e.state === l.id && e.id === 'points' && e.warnings.some((w) => w.startsWith('No points')),
     ),
   );
   const reason =
@@ -122,7 +121,7 @@ export function Score() {
             <tbody>
               {sweep.map((l) => {
                 const why = ledger.entries.find(
-                  (e) => e.state === l.id && e.id.startsWith('points-') && e.warnings.length,
+                  (e) => e.state === l.id && e.id === 'points' && e.warnings.length,
                 )?.warnings[0];
                 return (
                   <tr
@@ -136,7 +135,7 @@ export function Score() {
                     </td>
                     {brief.missions.map((m) => (
                       <td key={m.id} className="num">
-                        {formatNumber(value(ledger, `points-${m.id}`, l.id), 3)}
+                        {formatNumber(value(ledger, 'points', l.id, m.id), 3)}
                       </td>
                     ))}
                     <td className="num">

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
-import { entryOf, type Ledger } from '@skiametra/core/assess';
+import { entryOf, type Ledger, entryNamed } from '@skiametra/core/assess';
 import {
   emptyRecord,
   HANDLING,
@@ -710,7 +710,7 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
       ))}
       {body.measurements.map((m, i) => {
         const def = quantityDef(m.quantity);
-        const e = ledger && entryOf(ledger, m.quantity, m.state);
+        const e = ledger && entryNamed(ledger, m.quantity, m.state);
         if (!def) return null;
         const marks = {
           asked: null,

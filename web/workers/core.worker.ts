@@ -12,7 +12,7 @@ import {
   rubberAdvice,
   tryChanges,
   type Ledger,
-  type StepCache,
+  StepCache,
 } from '@skiametra/core/assess';
 import {
   analyseAngles,
@@ -32,7 +32,7 @@ import { logFlight, logToCsv } from '@skiametra/devices';
 import type { Answers, Job, PolarSpec, Reply } from './jobs';
 import { specKey } from './specKey';
 
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 let last: Ledger | null = null;
 let matching: { key: string; bench: MatchBench } | null = null;
 

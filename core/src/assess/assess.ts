@@ -1,56 +1,67 @@
 /**
- * assess(brief, design, calibration): the whole chain, one ledger out.
- *   1 air, sections, surfaces   (prepare: no calibration factor changes them)
- *   2 balance, power, flight, structure, laps   (chain, at the calibrated mean)
- *   3 score
- *   4 the same once more per cause of uncertainty (`uncertainty.ts`)
- *   5 findings: what is wrong, in sentences, with the change that mends it
+ * assess(brief, design, calibration): the plan's steps, one ledger out.
+ *   1 the steps at the calibrated mean
+ *   2 score
+ *   3 what lies downstream of each cause of uncertainty, moved up and down (`uncertainty.ts`)
+ *   4 findings: what is wrong, in sentences, with the change that mends it
  * The browser's worker, the server and the command line all call this one function.
  */
-import { factorsOf, type Brief, type Calibration, type Design } from '../design';
+import type { Brief, Calibration, Design } from '../design';
 import { DomainError } from '../numeric';
-import { runChain, type ChainResult } from './chain';
-import { designCurves } from './curves';
+import { causesAt, inputsOf, QUANTITIES, READ, readRef, type QuantityId, type Source } from '../steps';
+import { StepCache } from './cache';
+import { drawnCurves } from './curves';
 import { findingsOf } from './findings';
-import { keyOf, type Ledger, type LedgerCurve, type LedgerEntry } from './ledger';
-import { prepare, type Prepared } from './prepare';
-import type { StepCache } from './cache';
-import { inputsOf, quantityDef } from './quantities';
-import { compileMissions, heldSteps, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
+import { keyOf, type Ledger, type LedgerEntry } from './ledger';
+import { Run } from './run';
+import {
+  compileMissions,
+  heldSteps,
+  scoreLoadings,
+  scoreReaches,
+  type CompiledMission,
+  type HeldSteps,
+  type ScoreResult,
+} from './scoring';
 import { stripChances } from './stripChance';
 import { differentiate, spreadOf, type Cause } from './uncertainty';
+import { cellsOf, curveCellsOf, valuesOf, type Cell, type Values } from './values';
+
+/** The steps of a document at what was learnt. */
+export function runOf(source: Source, calibration: Calibration, cache: StepCache): Run {
+  return new Run(source, causesAt(calibration.mean), cache);
+}
 
 /** What every run of one assessment shares. */
 interface Task {
-  brief: Brief;
-  design: Design;
-  prep: Prepared;
+  run: Run;
   cal: Calibration;
+  cells: Cell[];
+  values: Values;
   held: HeldSteps;
   missions: CompiledMission[];
 }
 
-function prepareTask(
-  brief: Brief,
-  design: Design,
-  cal: Calibration,
-  cache: StepCache,
-): Task & { base: ChainResult } {
-  const prep = prepare(brief, design, cache);
-  const base = runChain(brief, design, prep, factorsOf(cal.mean));
-  const missions = compileMissions(brief);
-  return { brief, design, prep, cal, base, missions, held: heldSteps(brief, design, base.values, missions) };
+function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task {
+  const run = runOf({ brief, design }, cal, cache),
+    cells = cellsOf(run),
+    values = valuesOf(run, cells),
+    missions = compileMissions(brief);
+  return { run, cal, cells, values, missions, held: heldSteps(brief, design, values, missions) };
 }
 
 /** The causes of spread of one task; unrounded laps, steps of the score held. */
-function causeOf({ brief, design, prep, cal, held, missions }: Task): Cause {
+function causeOf({ run, cal, cells, values, held, missions }: Task): Cause {
+  const { brief, design } = run.source;
   return {
-    brief,
-    design,
-    prep,
+    run,
     cal,
-    finish: (r, b) =>
-      void Object.assign(r.values, scoreLoadings(b, design, r.values, { held, missions }).values),
+    cells,
+    curves: curveCellsOf(run),
+    score: (changed, cause) =>
+      scoreReaches(missions, cause)
+        ? scoreLoadings(brief, design, { ...values, ...changed }, { held, missions }).values
+        : {},
   };
 }
 
@@ -62,20 +73,18 @@ export function sensitivities(
   brief: Brief,
   design: Design,
   calibration: Calibration,
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): {
-  values: Record<string, number>;
+  values: Values;
   gradient: Record<string, number[]>;
   /** variance that no factor stands for: items, site, methods */ beyond: (key: string) => number;
 } {
   const task = prepareTask(brief, design, calibration, cache),
     cause = causeOf(task),
     J = differentiate(cause);
+  const { values, held, missions } = task;
   return {
-    values: {
-      ...task.base.values,
-      ...scoreLoadings(brief, design, task.base.values, { held: task.held, missions: task.missions }).values,
-    },
+    values: { ...values, ...scoreLoadings(brief, design, values, { held, missions }).values },
     gradient: Object.fromEntries(Object.entries(J.factors).map(([k, rows]) => [k, rows[0]])),
     beyond: (key) => {
       const s = spreadOf(cause, J, key);
@@ -85,20 +94,53 @@ export function sensitivities(
 }
 
 /** The best score names its state. */
-const namesOf = (id: string, best: string | null) =>
+const namesOf = (id: QuantityId, best: string | null) =>
   (id === 'bestScore' || id === 'bestCount') && best !== null ? { names: best } : {};
 
 const NO_SPREAD = 'Its uncertainty could not be found; it may be as large as the number itself.';
 
-/** A curve less the points outside its range (speeds below the stall). */
-function withoutGaps(c: LedgerCurve): LedgerCurve {
-  const keep = c.y.flatMap((y, i) => (Number.isFinite(y) ? [i] : []));
-  return {
-    ...c,
-    x: keep.map((i) => c.x[i]),
-    y: keep.map((i) => c.y[i]),
-    sigma: c.sigma && keep.map((i) => c.sigma![i]),
-  };
+/** A number of a ledger before its spread is known. */
+type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'value' | 'warnings' | 'names'> & { key: string };
+
+/** Everything that a task comes to, scores after what the steps gave. */
+function toldBy(task: Task, score: ScoreResult): Told[] {
+  const { run, cells, values } = task;
+  const read = cells.flatMap((c): Told[] => {
+    const value = values[c.key],
+      q = READ[c.id];
+    if (value === undefined) return [];
+    return [{ ...c, value, warnings: q.remarks(run.of(q.step, c.state), run.source) }];
+  });
+  const scores = Object.entries(score.values).flatMap(([key, value]): Told[] => {
+    const ref = readRef(key);
+    if (!ref) return [];
+    const { id, state = 'all', part } = ref,
+      warnings = score.remarks[key] ?? [];
+    return [
+      {
+        key,
+        id,
+        state,
+        ...(part === undefined ? {} : { part }),
+        value,
+        warnings,
+        ...namesOf(id, score.best),
+      },
+    ];
+  });
+  return [...read, ...scores];
+}
+
+const noEntry = (stopped: string): Ledger => ({ entries: [], curves: [], findings: [], stopped });
+
+/** Why the computation could not be done, for the person whose design it is. */
+function stoppedBy(e: DomainError, design: Design): string {
+  const section = design.sections.find((s) => s.id === e.fields.section);
+  const what =
+    e.code === 'no-flow' && section
+      ? `no flow about section ${section.name} could be found; look at its outline`
+      : e.message;
+  return `The computation stopped: ${what}.`;
 }
 
 /**
@@ -113,38 +155,24 @@ export function assessQuickly(
   cache: StepCache,
   earlier: Ledger,
 ): Ledger | null {
-  let task: ReturnType<typeof prepareTask>;
+  let task: Task;
   try {
     task = prepareTask(brief, design, calibration, cache);
   } catch (e) {
     if (e instanceof DomainError) return null;
     throw e;
   }
-  const score = scoreLoadings(brief, design, task.base.values, { missions: task.missions });
-  const values = { ...task.base.values, ...score.values },
-    remarks = { ...task.base.remarks, ...score.remarks };
-  const entries: LedgerEntry[] = [];
-  for (const e of earlier.entries) {
-    if (e.id === 'stripChance') continue;
-    const value = values[keyOf(e.id, e.state)];
-    if (!Number.isFinite(value)) return null;
-    entries.push({
-      ...e,
-      value,
-      warnings: remarks[keyOf(e.id, e.state)] ?? [],
-      ...namesOf(e.id, score.best),
-    });
-  }
-  if (Object.keys(values).filter((k) => quantityDef(k.split('@')[0])).length !== entries.length) return null;
+  const score = scoreLoadings(brief, design, task.values, { missions: task.missions }),
+    told = toldBy(task, score);
+  const before = new Map(earlier.entries.map((e) => [keyOf(e), e]));
+  const known = earlier.entries.filter((e) => e.id !== 'stripChance').length;
+  if (told.length !== known || told.some((t) => !before.has(t.key) || !Number.isFinite(t.value))) return null;
+  const entries = told.map(({ key, ...t }): LedgerEntry => ({ ...before.get(key)!, ...t }));
   entries.push(...stripChances(brief, design, entries));
-  const curves = designCurves(design, task.prep, task.base)
-    .map((c) => ({
-      ...c,
-      sigma:
-        earlier.curves.find((o) => o.id === c.id && o.state === c.state && o.y.length === c.y.length)
-          ?.sigma ?? null,
-    }))
-    .map(withoutGaps);
+  const curves = drawnCurves(task.run).map((c) => {
+    const old = earlier.curves.find((o) => o.id === c.id && o.state === c.state);
+    return { ...c, sigma: old?.sigma?.length === c.y.length ? old.sigma : null };
+  });
   const ledger: Ledger = { entries, curves, findings: [], stopped: null, quick: true };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }
@@ -157,64 +185,50 @@ export function assess(
   brief: Brief,
   design: Design,
   calibration: Calibration,
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): Ledger {
-  let task: ReturnType<typeof prepareTask>;
+  let task: Task;
   try {
     task = prepareTask(brief, design, calibration, cache);
   } catch (e) {
     if (!(e instanceof DomainError)) throw e;
-    return { entries: [], curves: [], findings: [], stopped: `The computation stopped: ${e.message}.` };
+    return noEntry(stoppedBy(e, design));
   }
-  const { prep, base } = task;
-  const score = scoreLoadings(brief, design, base.values, { missions: task.missions });
-  const values = { ...base.values, ...score.values };
-  const remarks = { ...base.remarks, ...score.remarks };
+  const score = scoreLoadings(brief, design, task.values, { missions: task.missions });
   const cause = causeOf(task),
     J = differentiate(cause);
-
   const entries: LedgerEntry[] = [];
   let bad: string | null = null;
-  for (const [key, value] of Object.entries(values)) {
-    const [id, state] = key.split('@');
-    const def = quantityDef(id);
-    if (!def) continue;
-    if (!Number.isFinite(value)) {
+  for (const { key, ...told } of toldBy(task, score)) {
+    const def = QUANTITIES[told.id];
+    if (!Number.isFinite(told.value)) {
       bad ??= `${def.name} does not come to a number`;
       continue;
     }
-    const { sigma, shares, inputShares } = spreadOf(cause, J, differenced(key));
+    const { sigma, shares, inputShares } = spreadOf(cause, J, differenced(key)),
+      found = Number.isFinite(sigma);
     entries.push({
-      id,
-      state,
-      value,
+      ...told,
       // a spread that cannot be found is as large as the number, never nil
-      sigma: Number.isFinite(sigma) ? sigma : Math.abs(value),
+      sigma: found ? sigma : Math.abs(told.value),
       kind: def.kind,
       method: def.method,
       inputs: inputsOf(def),
-      warnings: [...(remarks[key] ?? []), ...(Number.isFinite(sigma) ? [] : [NO_SPREAD])],
+      warnings: found ? told.warnings : [...told.warnings, NO_SPREAD],
       shares,
       inputShares,
-      ...namesOf(id, score.best),
     });
   }
   entries.push(...stripChances(brief, design, entries));
-  const curves: LedgerCurve[] = designCurves(design, prep, base);
-  for (const c of curves) {
-    const key = keyOf(c.id, c.state);
-    if (J.factors[key])
-      (c as { sigma: number[] | null }).sigma = c.y.map((y, i) => {
-        const s = spreadOf(cause, J, key, i).sigma;
-        return Number.isFinite(s) ? s : Math.abs(y);
-      });
-  }
-  const drawn = curves.map(withoutGaps);
-  const ledger: Ledger = {
-    entries,
-    curves: drawn,
-    findings: [],
-    stopped: bad ? `${bad}; check the sizes that were entered last.` : null,
-  };
+  const curves = drawnCurves(task.run, (c, key) =>
+    J.factors[key]
+      ? c.y.map((y, i) => {
+          const s = spreadOf(cause, J, key, i).sigma;
+          return Number.isFinite(s) ? s : Math.abs(y);
+        })
+      : null,
+  );
+  const stopped = bad && `${bad}; check the sizes that were entered last.`;
+  const ledger: Ledger = { entries, curves, findings: [], stopped };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }

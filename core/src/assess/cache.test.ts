@@ -3,14 +3,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
 import type { DesignDocument } from '../design';
-import { assess, keyOf, type StepCache } from './index';
+import { assess, keyOf, StepCache } from './index';
 
 const values = (doc: DesignDocument, cache?: StepCache) =>
   Object.fromEntries(
-    assess(doc.brief, doc.design, doc.calibration, cache).entries.map((e) => [
-      keyOf(e.id, e.state),
-      [e.value, e.sigma],
-    ]),
+    assess(doc.brief, doc.design, doc.calibration, cache).entries.map((e) => [keyOf(e), [e.value, e.sigma]]),
   );
 /** a gram here, a millimetre there: the edits that rounded keys took for no change */
 const edited = (doc: DesignDocument, grams: number, millimetres: number): DesignDocument => ({
@@ -40,7 +37,7 @@ describe('the same with and without a cache (rubber times depended on what was e
     '$make.name',
     ({ make }) => {
       const doc = make(),
-        cache: StepCache = new Map();
+        cache: StepCache = new StepCache();
       values(doc, cache);
       fc.assert(
         fc.property(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -9, max: 9 }), (g, mm) => {

@@ -1,72 +1,49 @@
-/** The ledger's curves: same run, same numbers, on fixed axes. */
-import type { Design } from '../design';
-import type { KindName } from '../units';
-import type { ChainResult } from './chain';
+/** The ledger's curves: same run, same numbers, each on an axis of its own. */
+import { sections } from '../steps';
 import type { LedgerCurve } from './ledger';
-import type { Prepared } from './prepare';
+import type { Run } from './run';
+import { curveCellsOf } from './values';
 
-export function designCurves(design: Design, prep: Prepared, run: ChainResult): LedgerCurve[] {
-  const out: LedgerCurve[] = [];
-  const speedCurve = (key: string, yKind: KindName = 'force') => {
-    const [id, state] = key.split('@');
-    out.push({
-      id,
-      state,
-      xKind: 'speed',
-      yKind,
-      x: [...prep.speeds.curve],
-      y: run.curves[key],
-      sigma: null,
-    });
+/** A curve less the points outside its range (speeds below the stall). */
+function withoutGaps(c: LedgerCurve): LedgerCurve {
+  const keep = c.y.flatMap((y, i) => (Number.isFinite(y) ? [i] : []));
+  return {
+    ...c,
+    x: keep.map((i) => c.x[i]),
+    y: keep.map((i) => c.y[i]),
+    sigma: c.sigma && keep.map((i) => c.sigma![i]),
   };
-  for (const key of ['thrust@all', 'lapThrust@all']) if (run.curves[key]) speedCurve(key);
-  const half = prep.wing.span / 2;
-  const wingStrips = prep.lattice.strips.map((s, i) => ({ s, i })).filter((p) => p.s.role === 'wing');
-  for (const l of design.loadings) {
-    speedCurve(`drag@${l.id}`);
-    if (run.curves[`climb@${l.id}`]) speedCurve(`climb@${l.id}`, 'climbRate');
-    for (const [id, yKind] of [
-      ['sparMoment', 'moment'],
-      ['sparDeflection', 'length'],
-    ] as const) {
-      const y = run.curves[`${id}@${l.id}`];
-      out.push({
-        id,
-        state: l.id,
-        xKind: 'length',
-        yKind,
-        x: y.map((_, i) => (half * i) / (y.length - 1)),
-        y,
+}
+
+/** Lift, drag and moment of every section at the Reynolds numbers of its polars. */
+function sectionCurves(run: Run): LedgerCurve[] {
+  const { polars } = run.of(sections);
+  return run.source.design.sections.flatMap((s) =>
+    polars.get(s.id)!.polars.flatMap((p) =>
+      (['cl', 'cd', 'cm'] as const).map((of): LedgerCurve => ({
+        id: `${of}-${Math.round(p.reynolds / 1000)}k`,
+        state: s.id,
+        xKind: 'angle',
+        yKind: 'ratio',
+        x: p.points.map((q) => q.alpha),
+        y: p.points.map((q) => q[of]),
         sigma: null,
-      });
-    }
-    out.push({
-      id: 'stallRatio',
-      state: l.id,
-      xKind: 'chordPercent',
-      yKind: 'percent',
-      x: wingStrips.map((p) => p.s.y / half),
-      y: run.curves[`stallRatio@${l.id}`],
-      sigma: null,
-    });
-  }
-  for (const s of design.sections) {
-    for (const p of prep.polars.get(s.id)!.polars) {
-      const re = Math.round(p.reynolds / 1000);
-      const series = (id: string, f: (q: (typeof p.points)[number]) => number) =>
-        out.push({
-          id: `${id}-${re}k`,
-          state: s.id,
-          xKind: 'angle',
-          yKind: 'ratio',
-          x: p.points.map((q) => q.alpha),
-          y: p.points.map(f),
-          sigma: null,
-        });
-      series('cl', (q) => q.cl);
-      series('cd', (q) => q.cd);
-      series('cm', (q) => q.cm);
-    }
-  }
-  return out;
+      })),
+    ),
+  );
+}
+
+/** @param sigmaOf standard uncertainty along a curve, before its gaps are taken out; null where none is known */
+export function drawnCurves(
+  run: Run,
+  sigmaOf: (c: LedgerCurve, key: string) => readonly number[] | null = () => null,
+): LedgerCurve[] {
+  const drawn = curveCellsOf(run).flatMap(({ key, curve, state }) => {
+    const points = curve.read(run.of(curve.step, state));
+    if (!points) return [];
+    const { id, xKind, yKind } = curve,
+      bare: LedgerCurve = { id, state, xKind, yKind, ...points, sigma: null };
+    return [withoutGaps({ ...bare, sigma: sigmaOf(bare, key) })];
+  });
+  return [...drawn, ...sectionCurves(run)];
 }

@@ -15,7 +15,7 @@ import { materialNamed } from '../structure';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
 import type { Finding, Ledger } from './ledger';
-import { listedRubber, rubberItem } from './powerValues';
+import { listedRubber, rubberItem } from '../steps';
 import { entryOf } from './ledger';
 import { plausibilityFindings } from './plausibility';
 

@@ -1,14 +1,15 @@
-export { INPUTS, INPUT_IDS } from './uncertainty';
-export type { InputId } from './uncertainty';
-export { assess, assessQuickly, sensitivities } from './assess';
-export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from './prepare';
-export type { PolarTask } from './prepare';
-export type { StepCache } from './cache';
-export { largestLift } from './largestLift';
-export type { LiftAtStall, LiftTask } from './largestLift';
-export { QUANTITIES, quantityDef, inputsOf } from './quantities';
-export type { QuantityDef } from './quantities';
-export { entryOf, curveOf, keyOf } from './ledger';
+export { INPUTS, INPUT_IDS } from '../steps';
+export type { InputId } from '../steps';
+export { assess, assessQuickly, runOf, sensitivities } from './assess';
+export { evaluate } from './evaluate';
+export { PLAN } from './plan';
+export { Run } from './run';
+export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS } from '../steps';
+export type { PolarTask } from '../steps';
+export { StepCache } from './cache';
+export { ALL, QUANTITIES, quantityDef, inputsOf, isQuantity, readRef, refText } from '../steps';
+export type { QuantityDef, QuantityId, QuantityRef } from '../steps';
+export { curveOf, entryNamed, entryOf, keyOf } from './ledger';
 export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';
@@ -20,7 +21,6 @@ export type { LayoutReport, StateRow } from './layoutReport';
 export { growthReport, layoutAdvice } from './layoutAdvice';
 export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
 export { powerReport } from './powerReport';
-export { liftDrive } from './powerValues';
 export type {
   GlideReport,
   HoverReport,

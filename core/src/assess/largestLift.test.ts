@@ -4,11 +4,11 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
 import type { Design, DesignDocument } from '../design';
 import { stripSections, sweepStall } from '../surface';
-import { assess, entryOf, largestLift, type StepCache } from './index';
-import { prepare } from './prepare';
+import { coupled as coupledStep, latticeFree, sections, shape, sweeps } from '../steps';
+import { assess, entryOf, runOf, StepCache } from './index';
 
 const base = bitternDocument();
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 const rootUp = (degrees: number): Design => ({
   ...base.design,
   surfaces: base.design.surfaces.map((s) =>
@@ -27,7 +27,7 @@ describe('largest lift does not fall off a cliff where the critical section says
   it('a root turned up by 0 to 10 degrees loses lift by degrees, never by a jump (1.12 to 0.70 before)', () => {
     const values = Array.from(
       { length: 11 },
-      (_, k) => clMax({ ...base, design: rootUp(k) }, new Map()).value,
+      (_, k) => clMax({ ...base, design: rootUp(k) }, new StepCache()).value,
     );
     for (let i = 1; i < values.length; i++) {
       expect(Math.abs(values[i] / values[i - 1] - 1), `root ${i} degrees: ${values}`).toBeLessThan(0.06);
@@ -55,8 +55,9 @@ describe('largest lift does not fall off a cliff where the critical section says
     );
   }, 120_000);
   it('between its nodes it is what a sweep made there says, within 1 %', () => {
-    const prep = prepare(base.brief, base.design, cache),
-      { lift, wing } = prep;
+    const run = runOf(base, base.calibration, cache),
+      { wing } = run.of(shape),
+      coupled = run.of(coupledStep);
     for (const [scale, share] of [
       [4.1e5, 0.3],
       [6.2e5, 0.44],
@@ -64,14 +65,14 @@ describe('largest lift does not fall off a cliff where the critical section says
     ]) {
       const x = wing.macX + share * wing.mac;
       const direct = sweepStall({
-        coupled: lift.coupled,
-        sections: stripSections(lift.coupled, lift.polars, (c) => scale * c),
+        coupled,
+        sections: stripSections(coupled, run.of(sections).polars, (c) => scale * c),
         design: base.design,
-        aero: lift.aero,
+        aero: run.of(latticeFree),
         x,
         z: 0,
       });
-      expect(Math.abs(largestLift(lift, scale, x).clMax / direct.clMax - 1)).toBeLessThan(0.01);
+      expect(Math.abs(run.of(sweeps).at(scale, x).clMax / direct.clMax - 1)).toBeLessThan(0.01);
     }
   });
   it('a section that carries a tenth more gives the wing a tenth more, at a larger angle', () => {

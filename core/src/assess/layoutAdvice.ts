@@ -3,13 +3,21 @@
  * and what growth in mass breaks. Longer jobs, run when asked.
  */
 import { G0 } from '../air';
-import { hovers, FACTOR_IDS, type Brief, type Calibration, type Design } from '../design';
+import { FACTOR_IDS, hovers, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
 import { growthOf, loadedState, type Growth } from '../mass';
 import { AILERON_RESERVE, leastWashout, stripSections, tipSections, type StallRemedy } from '../surface';
-import { assess } from './assess';
+import {
+  aero as aeroStep,
+  air as airStep,
+  balance,
+  bodies,
+  coupled as coupledStep,
+  sections as sectionsStep,
+  shape,
+} from '../steps';
+import { assess, runOf } from './assess';
 import { entryOf, type Fix, type Ledger } from './ledger';
-import { aeroOf, prepare } from './prepare';
 import type { StepCache } from './cache';
 import { checkRequirements } from './requirements';
 
@@ -36,20 +44,22 @@ export function layoutAdvice(
   loadingId: string,
   cache: StepCache,
 ): LayoutAdvice {
-  const prep = prepare(brief, design, cache),
-    shift = cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1;
-  const aero = aeroOf(prep, shift);
-  const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
-  const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')],
-    state = loadedState(design, loading, 'best', growth);
+  const run = runOf({ brief, design }, cal, cache),
+    shift = run.causes.neutralPoint - 1,
+    aero = run.of(aeroStep),
+    air = run.of(airStep),
+    coupled = run.of(coupledStep),
+    { polars, contours } = run.of(sectionsStep);
+  const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0],
+    { state } = run.of(balance, loading.id);
   const vs = entryOf(ledger, 'stallSpeed', loading.id)?.value ?? 8,
-    nu = prep.air.viscosity / prep.air.density;
+    nu = air.viscosity / air.density;
   const speed = entryOf(ledger, 'lapSpeed', loading.id)?.value ?? 1.4 * vs,
-    cl = (2 * state.mass * G0) / (prep.air.density * speed * speed * prep.wing.area);
+    cl = (2 * state.mass * G0) / (air.density * speed * speed * run.of(shape).wing.area);
   const reynoldsOf = (c: number) => (vs * c) / nu;
   const task = {
-    coupled: prep.coupled,
-    sections: stripSections(prep.coupled, prep.polars, reynoldsOf),
+    coupled,
+    sections: stripSections(coupled, polars, reynoldsOf),
     design,
     aero,
     x: state.x,
@@ -59,18 +69,14 @@ export function layoutAdvice(
   const washout = leastWashout(task, wanted, cl);
   const wing = design.surfaces.find((s) => s.role === 'wing')!,
     half = wing.stations[wing.stations.length - 1].y;
-  const zero = new Map(
-    prep.coupled.at.map((i, n) => [prep.lattice.strips[i].section, task.sections.zero[n]]),
-  );
-  const known = new Map([...prep.polars].filter(([id]) => zero.has(id)));
-  const flying = design.loadings
-    .filter((l) => !hovers(l))
-    .map((l) => loadedState(design, l, 'best', growth).x);
+  const zero = new Map(coupled.at.map((i, n) => [coupled.sol.strips[i].section, task.sections.zero[n]]));
+  const known = new Map([...polars].filter(([id]) => zero.has(id)));
+  const flying = design.loadings.filter((l) => !hovers(l)).map((l) => run.of(balance, l.id).state.x);
   const aft = Math.max(...(flying.length > 0 ? flying : [state.x]));
   const margin =
     0.5 * (design.flight.marginMin + Math.min(design.flight.marginMax, design.flight.marginMin + 0.08));
-  const tail = tailForMargin(design, prep.contours, aft, margin, shift);
-  const trimmed = decalageFor(design, prep.contours, cl, state.x, prep.bodySlope);
+  const tail = tailForMargin(design, contours, aft, margin, shift);
+  const trimmed = decalageFor(design, contours, cl, state.x, run.of(bodies).pitch);
   const stab = design.surfaces.find((s) => s.role === 'tail' || s.role === 'canard');
   return {
     wanted,
@@ -92,7 +98,7 @@ export function layoutAdvice(
       tail && Math.abs(tail.factor - 1) > 0.03
         ? { label: `Scale the tail’s area by ${tail.factor.toFixed(2)}`, changes: scaleChanges(design, tail) }
         : null,
-    fin: finForStiffness(design, prep.contours, aft),
+    fin: finForStiffness(design, contours, aft),
     decalage:
       trimmed && stab
         ? {

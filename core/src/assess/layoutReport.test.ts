@@ -13,14 +13,22 @@ import {
 import { documentSchema, FACTOR_IDS, referenceProblems, setPath, type DesignDocument } from '../design';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { planformOf } from '../surface';
-import { assess, entryOf, growthReport, layoutAdvice, layoutReport, type StepCache } from './index';
+import {
+  assess,
+  entryOf,
+  growthReport,
+  layoutAdvice,
+  layoutReport,
+  StepCache,
+  type QuantityId,
+} from './index';
 
 function report(
   doc: DesignDocument,
   loading = doc.design.loadings[doc.design.loadings.length - 1].id,
   stall?: 'level' | 'turn' | 'sideslip' | 'rolling',
 ) {
-  const cache: StepCache = new Map(),
+  const cache: StepCache = new StepCache(),
     ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   return {
     ledger,
@@ -75,7 +83,7 @@ describe('one neutral point and what was learnt', () => {
         },
       };
     const damping = (d: DesignDocument) => {
-      const cache: StepCache = new Map(),
+      const cache: StepCache = new StepCache(),
         ledger = assess(d.brief, d.design, d.calibration, cache);
       return layoutReport(d.brief, d.design, d.calibration, ledger, 'cruise-full', cache, {
         speed: 16,
@@ -153,14 +161,14 @@ describe('advice and growth', () => {
   }, 90_000);
   it('growth names the requirement that goes first, at a mass above today’s', () => {
     const doc = bitternDocument(),
-      g = growthReport(doc.brief, doc.design, doc.calibration, new Map());
+      g = growthReport(doc.brief, doc.design, doc.calibration, new StepCache());
     expect(g.breaks.length).toBeGreaterThan(0);
     expect(g.breaks[0].emptyMass).toBeGreaterThan(g.now);
     expect(g.breaks.map((b) => b.factor)).toEqual([...g.breaks.map((b) => b.factor)].sort((a, b) => a - b));
   }, 60_000);
   it('an unknown state is refused with its name', () => {
     const doc = bitternDocument(),
-      cache: StepCache = new Map(),
+      cache: StepCache = new StepCache(),
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
     expect(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'nowhere', cache)).toThrow(
       /nowhere/,
@@ -197,7 +205,7 @@ describe('closed and tandem pairs: both wings are the reference and each carries
         loading = doc.design.loadings[0].id;
       const { ledger, r } = report(doc, loading);
       const areas = doc.design.surfaces.filter((s) => s.role !== 'fin').map((s) => planformOf(s).area);
-      const value = (q: string) => entryOf(ledger, q, loading)!.value;
+      const value = (q: QuantityId) => entryOf(ledger, q, loading)!.value;
       expect(value('wingArea')).toBeCloseTo(areas[0] + areas[1], 9);
       expect(value('wingLoading')).toBeCloseTo(value('mass') / (areas[0] + areas[1]), 6);
       expect(entryOf(ledger, 'wingArea', 'all')!.warnings.join(' ')).toMatch(

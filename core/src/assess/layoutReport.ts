@@ -4,17 +4,8 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
+import { hovers, factorsOf, type Brief, type Calibration, type Design, type Loading } from '../design';
 import {
-  hovers,
-  FACTOR_IDS,
-  type Brief,
-  type Calibration,
-  type Design,
-  type Factors,
-  type Loading,
-} from '../design';
-import {
-  dragAt,
   dimensional,
   handlingOf,
   lateralRoots,
@@ -47,11 +38,12 @@ import {
   type ThrustLine,
   type WarpEffect,
 } from '../layout';
-import { cgPath, loadedState } from '../mass';
+import { cgPath } from '../mass';
 import { DomainError } from '../numeric';
 import { operate } from '../power';
 import { parasiteItems, towedLine, type DragItem, type TowShape } from '../drag';
 import {
+  actingFactors,
   derivativesOf,
   inducedDrag,
   liftShares,
@@ -69,10 +61,26 @@ import {
   type SweepCase,
   type TrimState,
 } from '../surface';
-import { entryOf, type Ledger } from './ledger';
-import { liftDrive } from './powerValues';
-import { aeroOf, learntFactors, prepare, type Prepared } from './prepare';
+import {
+  aero as aeroStep,
+  air as airStep,
+  airframe,
+  balance,
+  bodies,
+  coupled as coupledStep,
+  drives,
+  lattice,
+  sections as sectionsStep,
+  shape,
+  trim as trimStep,
+  trust,
+  work,
+  type QuantityId,
+} from '../steps';
+import { runOf } from './assess';
 import type { StepCache } from './cache';
+import { entryOf, type Ledger } from './ledger';
+import type { Run } from './run';
 
 export interface StateRow {
   loading: string;
@@ -148,10 +156,10 @@ function handsOffAt(aero: LinearAero, x: number): { CL: number; alpha: number } 
   return { alpha, CL: c.cl0 + c.clAlpha * alpha };
 }
 
-function stateRows(design: Design, ledger: Ledger, growth: number): StateRow[] {
-  const at = (id: string, l: string) => entryOf(ledger, id, l)?.value ?? NaN;
+function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] {
+  const at = (id: QuantityId, l: string) => entryOf(ledger, id, l)?.value ?? NaN;
   return design.loadings.map((l) => {
-    const s = loadedState(design, l, 'best', growth);
+    const { state: s } = run.of(balance, l.id);
     return {
       loading: l.id,
       name: l.name,
@@ -171,9 +179,9 @@ function stateRows(design: Design, ledger: Ledger, growth: number): StateRow[] {
 }
 
 /** Largest thrust of one lift rotor by its drive [N]; null where no drive is described for them. */
-function rotorThrust(design: Design, prep: Prepared, f: Factors): number | null {
+function rotorThrust(design: Design, run: Run): number | null {
   if (!design.power.lift) return null;
-  const lifting = liftDrive(design, prep.air.density, f, prep.lifter, null);
+  const { lifting } = run.of(drives);
   return lifting && operate(lifting, 1, 0).thrust / lifting.count;
 }
 
@@ -206,23 +214,16 @@ function worstState(design: Design, rows: readonly StateRow[]): LayoutReport['wo
   };
 }
 
-function modesOf(
-  prep: Prepared,
-  loading: Loading,
-  design: Design,
-  d: Derivatives,
-  speed: number,
-  cal: Calibration,
-): Mode[] {
-  const s = loadedState(design, loading, 'best', cal.mean[FACTOR_IDS.indexOf('massGrowth')]);
-  const table = prep.dragTables.get(loading.id)!,
-    rho = prep.air.density,
+function modesOf(run: Run, loading: Loading, d: Derivatives, speed: number): Mode[] {
+  const { state: s } = run.of(balance, loading.id),
+    { wing } = run.of(shape),
+    frame = run.of(airframe, loading.id);
+  const rho = frame.density,
     q = 0.5 * rho * speed * speed,
-    S = prep.wing.area,
+    S = wing.area,
     W = s.mass * G0;
-  const learnt = learntFactors(prep, cal);
-  const at = dragAt(table, speed, W, rho, learnt),
-    up = dragAt(table, speed, W * 1.05, rho, learnt);
+  const at = frame.parts(speed, W),
+    up = frame.parts(speed, W * 1.05);
   const CL = W / (q * S),
     CD = at.total / (q * S),
     CDalpha = ((up.total - at.total) / (q * S) / (0.05 * CL)) * d.CLalpha;
@@ -234,8 +235,8 @@ function modesOf(
     density: rho,
     speed,
     area: S,
-    chord: prep.wing.mac,
-    span: prep.wing.span,
+    chord: wing.mac,
+    span: wing.span,
     CL,
     CD,
     CDalpha,
@@ -244,6 +245,19 @@ function modesOf(
     ...nameLongitudinal(longitudinalRoots(dims.longitudinal, G0)),
     ...nameLateral(lateralRoots(dims.lateral, G0)),
   ];
+}
+
+/** Trimmed with the thrust that holds this speed turning it about its CG, too. */
+function trimAt(run: Run, loading: Loading, speed: number): TrimState {
+  if (!hovers(loading) && speed === run.of(work, loading.id).speed) return run.of(trimStep, loading.id);
+  const { design } = run.source,
+    frame = run.of(airframe, loading.id),
+    { wing } = run.of(shape),
+    { mass, x, z } = run.of(balance, loading.id).state;
+  const q = 0.5 * frame.density * speed * speed,
+    pull = design.power.unpowered ? 0 : frame.drag(speed);
+  const moment = thrustMoment(design, pull, q, wing.area, wing.mac, { x, z });
+  return solveTrim(run.of(aeroStep), (mass * G0) / (q * wing.area), x, moment.cm);
 }
 
 const ROLL_KINDS = ['aileron', 'elevon', 'flaperon'];
@@ -265,38 +279,30 @@ export function layoutReport(
   const loading = design.loadings.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
-  const prep = prepare(brief, design, cache),
-    aero = aeroOf(prep, cal.mean[FACTOR_IDS.indexOf('neutralPoint')] - 1),
-    sol = prep.lattice;
-  const growth = cal.mean[FACTOR_IDS.indexOf('massGrowth')],
-    state = loadedState(design, loading, 'best', growth);
-  const rho = prep.air.density,
-    nu = prep.air.viscosity / rho,
-    S = prep.wing.area,
+  const run = runOf({ brief, design }, cal, cache),
+    air = run.of(airStep),
+    aero = run.of(aeroStep),
+    sol = run.of(lattice),
+    { wing } = run.of(shape),
+    { polars, facts } = run.of(sectionsStep),
+    { state } = run.of(balance, loading.id),
+    frame = run.of(airframe, loading.id),
+    coupled = run.of(coupledStep),
+    body = run.of(bodies);
+  const rho = air.density,
+    nu = air.viscosity / rho,
+    S = wing.area,
     W = state.mass * G0;
-  const value = (id: string, at: string) => entryOf(ledger, id, at)?.value;
+  const value = (id: QuantityId, at: string) => entryOf(ledger, id, at)?.value;
   const vs = value('stallSpeed', loading.id) ?? Math.sqrt((2 * W) / (rho * S * 1.2));
   const speed = options.speed ?? Math.max(1.05 * vs, value('lapSpeed', loading.id) ?? 1.4 * vs);
   const CL = W / (0.5 * rho * speed * speed * S);
-  const learnt = learntFactors(prep, cal);
-  // the thrust that holds this speed turns the aircraft about its CG, too
-  const pull = design.power.unpowered
-    ? 0
-    : dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, learnt).total;
-  const trim = solveTrim(
-    aero,
-    CL,
-    state.x,
-    thrustMoment(design, pull, 0.5 * rho * speed * speed, S, prep.wing.mac, { x: state.x, z: state.z }).cm,
-  );
-  const d = derivativesOf(
-    sol,
-    { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
-    prep.body,
-  );
+  const learnt = actingFactors(factorsOf(cal.mean), run.of(trust));
+  const trim = trimAt(run, loading, speed);
+  const d = derivativesOf(sol, { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z }, body);
   // one neutral point: the stiffness in pitch is the ledger's margin times the lift slope
-  d.Cmalpha = -((aero.neutralX - state.x) / prep.wing.mac) * d.CLalpha;
-  const modes = modesOf(prep, loading, design, d, speed, cal);
+  d.Cmalpha = -((aero.neutralX - state.x) / wing.mac) * d.CLalpha;
+  const modes = modesOf(run, loading, d, speed);
   const ailerons = design.surfaces.flatMap((s) =>
     s.controls
       .filter((c) => ROLL_KINDS.includes(c.kind))
@@ -321,8 +327,8 @@ export function layoutReport(
         : options.stall === 'turn'
           ? { kind: 'turn', bank: design.flight.turnBank, mass: state.mass, density: rho }
           : { kind: 'level' };
-  const sections = stripSections(prep.coupled, prep.polars, (c) => (vs * c) / nu, learnt.clMax);
-  const stall = sweepStall({ coupled: prep.coupled, sections, design, aero, x: state.x, z: state.z }, how);
+  const sections = stripSections(coupled, polars, (c) => (vs * c) / nu, learnt.clMax);
+  const stall = sweepStall({ coupled, sections, design, aero, x: state.x, z: state.z }, how);
   const free = handsOffAt(aero, state.x),
     c = sol.coefficients,
     about = momentAbout(aero, state.x);
@@ -330,16 +336,16 @@ export function layoutReport(
   const q = 0.5 * rho * speed * speed,
     fast = value('topSpeed', loading.id) ?? value('lapSpeed', loading.id) ?? speed,
     qFast = 0.5 * rho * Math.max(fast, speed) ** 2;
-  const rows = stateRows(design, ledger, growth);
+  const rows = stateRows(design, ledger, run);
   const limits = { forward: value('cgForward', 'all')!, aft: value('cgAft', 'all')! };
   const ground = groundGeometry(design, { x: state.x, z: state.z });
-  const wing = design.surfaces.find((s) => s.role === 'wing')!;
-  const thickness = (id: string) => prep.facts.get(id)?.thickness ?? 0.1;
+  const main = design.surfaces.find((s) => s.role === 'wing')!;
+  const thickness = (id: string) => facts.get(id)?.thickness ?? 0.1;
   return {
     loading: loading.id,
     speed,
     CL,
-    reference: { area: S, chord: prep.wing.mac, span: prep.wing.span, x: sol.refX },
+    reference: { area: S, chord: wing.mac, span: wing.span, x: sol.refX },
     cg: { x: state.x, z: state.z },
     neutralX: aero.neutralX,
     trim: { ...trim, control: sol.pitchControl },
@@ -351,17 +357,17 @@ export function layoutReport(
     },
     momentAtNoLift: aero.near.zero - (aero.cmAlpha / c.clAlpha) * c.cl0,
     shares: liftShares(sol, trim.alpha, trim.elevator),
-    induced: dragAt(prep.dragTables.get(loading.id)!, speed, W, rho, learnt).induced / (q * S),
+    induced: frame.parts(speed, W).induced / (q * S),
     derivatives: d,
     modes,
-    handling: handlingOf(d, (aero.neutralX - state.x) / prep.wing.mac, modes, stroke),
+    handling: handlingOf(d, (aero.neutralX - state.x) / wing.mac, modes, stroke),
     stall,
     stallCase: how,
     ailerons,
     schools: schoolsOf(
       design,
       aero,
-      Array.from(sectionLimits(aero, prep.polars, (ch) => (vs * ch) / nu, learnt.clMax)),
+      Array.from(sectionLimits(aero, polars, (ch) => (vs * ch) / nu, learnt.clMax)),
     ),
     first: firstFlight(design, limits, state.x),
     controls: controlLoads(design, qFast, trim.alpha, G0),
@@ -370,7 +376,7 @@ export function layoutReport(
       value('staticThrust', 'all') ?? 0,
       q,
       S,
-      prep.wing.mac,
+      wing.mac,
       { x: state.x, z: state.z },
       d,
     ),
@@ -380,29 +386,29 @@ export function layoutReport(
           ground,
           design.rotors?.length || design.power.unpowered
             ? 0
-            : Math.max(0, 0.85 * stall.alphaStall - wing.incidence),
+            : Math.max(0, 0.85 * stall.alphaStall - main.incidence),
         )
       : [],
-    inGround: ground ? groundEffect(design, prep) : null,
+    inGround: ground ? groundEffect(design, run) : null,
     fit: internalFit(design),
     pieces: piecesOf(design, thickness),
-    hover: hoverShare(design, state, rotorThrust(design, prep, learnt)),
-    warp: warpEffect(design, prep.coupled, d, { speed, density: rho, g: G0 }),
+    hover: hoverShare(design, state, rotorThrust(design, run)),
+    warp: warpEffect(design, coupled, d, { speed, density: rho, g: G0 }),
     states: rows,
     worst: worstState(design, rows),
-    path: cgPath(design, loading, growth),
+    path: cgPath(design, loading, run.causes.massGrowth),
     drag: parasiteItems(design, speed, nu, loading),
     tow: loading.towed ? towedLine(loading.towed, speed, rho) : null,
   };
 }
 
 /** The lattice over a ground plane at wheel height against the free one, at one lift coefficient. */
-function groundEffect(design: Design, prep: Prepared): LayoutReport['inGround'] {
+function groundEffect(design: Design, run: Run): LayoutReport['inGround'] {
   const lowest = Math.min(...design.wheels!.map((w) => w.z)),
     wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   if (!(wing.macZ - lowest > 0.02 * wing.span)) return null;
-  const near = solveLattice(design, prep.contours, 1, -lowest),
-    free = prep.lattice;
+  const near = solveLattice(design, run.of(sectionsStep).contours, 1, -lowest),
+    free = run.of(lattice);
   const drag = (l: typeof free) => inducedDrag(l, l.alpha) / l.coefficients.clAlpha ** 2;
   return {
     height: (wing.macZ - lowest) / wing.span,

@@ -1,14 +1,16 @@
 /** The ledger: the only output of an assessment. */
+import { ALL, readRef, refText, type QuantityId, type Station } from '../steps';
 import type { KindName } from '../units';
 
 export interface LedgerEntry {
-  readonly id: string;
+  readonly id: QuantityId;
   /** loading id, or 'all' */ readonly state: string;
+  /** which of several: the mission of points */ readonly part?: string;
   /** SI */ readonly value: number;
   /** standard uncertainty, SI */ readonly sigma: number;
   readonly kind: KindName;
   readonly method: string;
-  readonly inputs: readonly string[];
+  readonly inputs: readonly QuantityId[];
   readonly warnings: readonly string[];
   /** share of the variance by calibration factor, in the order of FACTOR_IDS; sums to 1 where sigma > 0 */
   readonly shares: readonly number[];
@@ -33,7 +35,7 @@ export interface Fix {
 }
 
 export interface Finding {
-  readonly station: 'brief' | 'shape' | 'sections' | 'balance' | 'power' | 'structure' | 'flight' | 'score';
+  readonly station: Station;
   /** stop: not safe to fly; look: needs a look; ask: a plausibility question */
   readonly severity: 'stop' | 'look' | 'ask';
   readonly state: string;
@@ -50,16 +52,28 @@ export interface Ledger {
   /** uncertainties are still those of the ledger before */ readonly quick?: true;
 }
 
-export const keyOf = (id: string, state: string) => `${id}@${state}`;
+/** Written reference of an entry, as watch lists and measurements have it. */
+export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part'>): string {
+  return refText(e);
+}
 
 /** Entry of a quantity in a state; quantities of the whole design answer for every state. */
-export function entryOf(ledger: Ledger, id: string, state: string): LedgerEntry | undefined {
-  return (
-    ledger.entries.find((e) => e.id === id && e.state === state) ??
-    ledger.entries.find((e) => e.id === id && e.state === 'all')
-  );
+export function entryOf(
+  ledger: Ledger,
+  id: QuantityId,
+  state: string,
+  part?: string,
+): LedgerEntry | undefined {
+  const at = (s: string) => ledger.entries.find((e) => e.id === id && e.state === s && e.part === part);
+  return at(state) ?? at(ALL);
 }
 
 export function curveOf(ledger: Ledger, id: string, state: string): LedgerCurve | undefined {
-  return ledger.curves.find((c) => c.id === id && (c.state === state || c.state === 'all'));
+  return ledger.curves.find((c) => c.id === id && (c.state === state || c.state === ALL));
+}
+
+/** The same by a name from outside (stored, typed or sent); undefined where no quantity is called so. */
+export function entryNamed(ledger: Ledger, id: string, state: string): LedgerEntry | undefined {
+  const ref = readRef(`${id}@${state}`);
+  return ref ? entryOf(ledger, ref.id, ref.state ?? ALL, ref.part) : undefined;
 }

@@ -7,7 +7,7 @@ import { gramsText, itemMass, linkParts, scaleResolution } from '../mass';
 import { formatQuantity, type KindName } from '../units';
 import type { Finding, Ledger } from './ledger';
 import { entryOf } from './ledger';
-import { quantityDef } from './quantities';
+import { quantityDef } from '../steps';
 import { CLASS_WORDS, classOf, usualRanges } from './usual';
 
 function slipOf(value: number, lo: number, hi: number): string {

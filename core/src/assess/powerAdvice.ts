@@ -3,24 +3,25 @@
  * would try next.
  */
 import { setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
-import { loadedState, fitChanges } from '../mass';
+import { fitChanges } from '../mass';
 import { DomainError } from '../numeric';
 import { flaringCurves, rubberTrials, type RubberTrial } from '../power';
-import { assess } from './assess';
-import type { Fix, Ledger } from './ledger';
-import { flyRubber } from './powerValues';
-import { bladeSpeed, learntFactors, prepare } from './prepare';
+import { bladeSpeed, flyRubber, speeds } from '../steps';
+import { assess, runOf } from './assess';
+import { keyOf, type Fix, type Ledger, type LedgerEntry } from './ledger';
+import { rubberCase } from './rubberCase';
 import type { StepCache } from './cache';
+
+type Place = Pick<LedgerEntry, 'id' | 'state' | 'part'>;
+const placeOf = ({ id, state, part }: Place): Place => ({ id, state, part });
 
 export interface SwapEffect {
   fix: Fix;
-  /** numbers before and after, in the order of the ledger */ changes: {
-    id: string;
-    state: string;
+  /** numbers before and after, in the order of the ledger */ changes: (Place & {
     before: number;
     after: number;
     sigma: number;
-  }[];
+  })[];
   findings: string[];
 }
 
@@ -36,15 +37,15 @@ export function fitSwap(
   const fix: Fix = { label: `Fit ${swap.label}`, changes: fitChanges(design, swap) };
   const next = fix.changes.reduce((d, c) => setPath(d, c.path, c.value), design);
   const after = assess(brief, next, cal, cache);
-  const old = new Map(ledger.entries.map((e) => [`${e.id}@${e.state}`, e.value])),
+  const old = new Map(ledger.entries.map((e) => [keyOf(e), e.value])),
     had = new Set(ledger.findings.map((f) => f.sentence));
   return {
     fix,
     changes: after.entries.flatMap((e) => {
-      const before = old.get(`${e.id}@${e.state}`);
+      const before = old.get(keyOf(e));
       return before === undefined || Math.abs(e.value - before) <= 1e-3 * Math.max(Math.abs(before), 1e-9)
         ? []
-        : [{ id: e.id, state: e.state, before, after: e.value, sigma: e.sigma }];
+        : [{ ...placeOf(e), before, after: e.value, sigma: e.sigma }];
     }),
     findings: after.findings
       .filter((f) => !had.has(f.sentence) && f.severity !== 'ask')
@@ -53,7 +54,7 @@ export function fitSwap(
 }
 
 export interface Trial {
-  values: { id: string; state: string; value: number; sigma: number }[];
+  values: (Place & { value: number; sigma: number })[];
   thrust: { x: number[]; y: number[] } | null;
   findings: string[];
   stopped: string | null;
@@ -74,7 +75,7 @@ export function tryChanges(
     l = assess(brief, next, cal, cache),
     thrust = l.curves.find((c) => c.id === 'thrust');
   return {
-    values: l.entries.map((e) => ({ id: e.id, state: e.state, value: e.value, sigma: e.sigma })),
+    values: l.entries.map((e) => ({ ...placeOf(e), value: e.value, sigma: e.sigma })),
     thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null,
     findings: l.findings
       .filter((f) => ['power', 'flight', 'balance'].includes(f.station) && f.severity !== 'ask')
@@ -95,21 +96,13 @@ export function rubberAdvice(
   const r = design.power.rubber,
     loading = design.loadings.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
-  const prep = prepare(brief, design, cache),
-    f = learntFactors(prep, cal),
-    state = loadedState(design, loading, 'best', f.massGrowth),
-    table = prep.dragTables.get(loading.id)!;
+  const run = runOf({ brief, design }, cal, cache),
+    of = rubberCase(run, loading.id, r);
+  const bladesFor = (pitch: number, flare: number) =>
+    pitch === r.propeller.pitch && flare > 0 === r.flare > 0
+      ? of.blades
+      : flaringCurves({ ...r.propeller, pitch }, bladeSpeed(run.of(speeds).usual), flare);
   return rubberTrials({ ...r, pitch: r.propeller.pitch }, (motor, pitch, flare) =>
-    flyRubber(
-      { design, prep, f, loading, mass: state.mass, table },
-      {
-        motor,
-        flare,
-        blades:
-          pitch === r.propeller.pitch && flare > 0 === r.flare > 0
-            ? prep.rubberBlades!
-            : flaringCurves({ ...r.propeller, pitch }, bladeSpeed(prep.speeds.usual), flare),
-      },
-    ),
+    flyRubber(of, { motor, flare, blades: bladesFor(pitch, flare) }),
   );
 }

@@ -12,13 +12,14 @@ import {
   tryChanges,
   type Ledger,
   type PowerReport,
-  type StepCache,
+  StepCache,
+  type QuantityId,
 } from './index';
 
 function reportOf(
   doc: DesignDocument,
   loading: string,
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): { ledger: Ledger; report: PowerReport; cache: StepCache } {
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   return {
@@ -105,7 +106,7 @@ describe('the Bittern', () => {
         task,
         indexOfCombination(parts, own),
       ),
-      l = (id: string) => entryOf(at.ledger, id, 'tubes-8')!.value;
+      l = (id: QuantityId) => entryOf(at.ledger, id, 'tubes-8')!.value;
     expect(row.staticThrust).toBeCloseTo(entryOf(at.ledger, 'staticThrust', 'all')!.value, 1);
     expect(Math.abs(row.mass / l('mass') - 1)).toBeLessThan(0.01);
     expect(Math.abs(row.levelSpeed / l('lapSpeed') - 1)).toBeLessThan(0.03);
@@ -176,7 +177,7 @@ describe('the Gnat', () => {
   const doc = gnatDocument();
   it('every rubber quantity is in the ledger with its uncertainty; what only motors have is not', () => {
     const { ledger, report } = reportOf(doc, 'flight');
-    for (const id of ['flightTime', 'propellerRpm', 'turnsLeft'])
+    for (const id of ['flightTime', 'propellerRpm', 'turnsLeft'] as const)
       expect(entryOf(ledger, id, 'flight')!.sigma, id).toBeGreaterThan(0);
     expect(entryOf(ledger, 'rubberMass', 'all')!.value).toBeCloseTo(0.00142, 4);
     expect(entryOf(ledger, 'staticThrust', 'all')).toBeUndefined();
@@ -207,7 +208,7 @@ describe('the Gnat', () => {
   });
   it('what is advised for the ceiling keeps under it when it is done', () => {
     const hall = setPath(doc, 'design.power.rubber.ceiling', 9);
-    const cache: StepCache = new Map(),
+    const cache: StepCache = new StepCache(),
       off = rubberAdvice(hall.brief, hall.design, hall.calibration, 'flight', cache).find(
         (t) => t.id === 'back-off',
       )!;

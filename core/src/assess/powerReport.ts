@@ -4,10 +4,9 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0, type Air } from '../air';
-import { type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
+import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
 import {
   climbGlide,
-  dragAt,
   glideRange,
   sinkAt,
   slopeWindow,
@@ -28,7 +27,6 @@ import {
 import { phasePlan, type PhasePlan } from '../mission';
 import { DomainError } from '../numeric';
 import {
-  buildDrive,
   CHEMISTRY,
   dethermalizerTime,
   discArea,
@@ -69,12 +67,28 @@ import {
   type Transition,
   type WeakRotor,
 } from '../power';
-import { derivativesOf, solveTrim } from '../surface';
+import { actingFactors, derivativesOf, solveTrim } from '../surface';
 import { claimQuestions } from './claims';
-import { entryOf, type Ledger } from './ledger';
-import { flyRubber, hasRubber, liftDrive } from './powerValues';
-import { aeroOf, learntFactors, prepare, type Prepared } from './prepare';
+import {
+  aero,
+  air as airStep,
+  airframe,
+  balance,
+  bodies,
+  drives,
+  energy,
+  flyRubber,
+  hasRubber,
+  shape,
+  trust,
+  type Airframe,
+  type QuantityId,
+} from '../steps';
+import { runOf } from './assess';
 import type { StepCache } from './cache';
+import { entryOf, type Ledger } from './ledger';
+import { rubberCase } from './rubberCase';
+import type { Run } from './run';
 
 export interface SpeedRow {
   speed: number;
@@ -170,7 +184,10 @@ export interface PowerReport {
 interface Scene {
   brief: Brief;
   design: Design;
-  prep: Prepared;
+  run: Run;
+  air: Air;
+  area: number;
+  frame: Airframe;
   f: Factors;
   ledger: Ledger;
   loading: Loading;
@@ -196,25 +213,29 @@ export function powerReport(
   const loading = design.loadings.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
-  const prep = prepare(brief, design, cache),
-    f = learntFactors(prep, cal),
-    air = prep.air;
-  const drive = prep.thruster ? buildDrive(design.power, air.density, f, prep.thruster) : null;
-  const state = loadedState(design, loading, 'best', f.massGrowth),
-    table = prep.dragTables.get(loading.id)!;
+  const run = runOf({ brief, design }, cal, cache),
+    f = actingFactors(factorsOf(cal.mean), run.of(trust)),
+    { cruise, lifting } = run.of(drives),
+    charge = run.of(energy),
+    frame = run.of(airframe, loading.id);
+  // what is left of the charge is the step's, not the drive's
+  const drive = cruise && { ...cruise, charge: charge.cruise };
   const s: Scene = {
     brief,
     design,
-    prep,
+    run,
+    air: run.of(airStep),
+    area: run.of(shape).wing.area,
+    frame,
     f,
     ledger,
     loading,
-    state,
+    state: run.of(balance, loading.id).state,
     drive,
-    lift: liftDrive(design, air.density, f, prep.lifter, drive),
+    lift: lifting && (lifting === cruise ? drive : { ...lifting, charge: charge.lifting }),
     speed: entryOf(ledger, 'lapSpeed', loading.id)!.value,
     stall: entryOf(ledger, 'stallSpeed', loading.id)!.value,
-    drag: (v, lift = state.mass * G0) => dragAt(table, v, lift, air.density, f).total,
+    drag: (v, lift = frame.mass * G0) => frame.parts(v, lift).total,
   };
   const { rubber } = design.power;
   return {
@@ -251,8 +272,7 @@ function electricPart(
   | 'stalledBlade'
   | 'from'
 > {
-  const { drive: d, prep, design, state, speed } = s,
-    { air } = prep;
+  const { drive: d, air, design, state, speed } = s;
   if (!d)
     return {
       chain: null,
@@ -345,21 +365,22 @@ function shortened(d: Discharge): Discharge {
 /** At full throttle just above the stall, where torque is felt most. */
 function torqueOf(s: Scene, d: Drive): TorqueRoll {
   const v = 1.2 * s.stall,
-    { prep, design, state } = s,
-    q = 0.5 * prep.air.density * v * v;
-  const o = operate(d, 1, v),
-    aero = aeroOf(prep, s.f.neutralPoint - 1);
+    { design, state, run } = s,
+    { wing } = run.of(shape),
+    linear = run.of(aero),
+    q = 0.5 * s.air.density * v * v;
+  const o = operate(d, 1, v);
   const cg = { x: state.x, z: state.z };
   const trim = solveTrim(
-    aero,
-    (state.mass * G0) / (q * prep.wing.area),
+    linear,
+    (state.mass * G0) / (q * wing.area),
     state.x,
-    thrustMoment(design, o.thrust, q, prep.wing.area, prep.wing.mac, cg).cm,
+    thrustMoment(design, o.thrust, q, wing.area, wing.mac, cg).cm,
   );
   const roll = derivativesOf(
-    prep.lattice,
+    linear.sol,
     { alpha: trim.alpha, elevator: trim.elevator, x: state.x, z: state.z },
-    prep.body,
+    run.of(bodies),
   ).Claileron;
   const controls = design.surfaces.flatMap((x) =>
     x.controls.filter((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind)),
@@ -367,8 +388,8 @@ function torqueOf(s: Scene, d: Drive): TorqueRoll {
   const cancelled = d.inLine;
   return torqueRoll(cancelled ? 0 : o.torque * d.count, {
     q,
-    area: prep.wing.area,
-    span: prep.wing.span,
+    area: wing.area,
+    span: wing.span,
     roll: controls.length ? roll : 0,
     most: Math.max(0, ...controls.map((c) => c.maxDeflection)),
     pusher: design.power.propeller.x > state.x,
@@ -381,12 +402,12 @@ const CYCLE_HEIGHT = 100,
 
 /** Power off: the propeller folded or taken off. */
 function glidePart(s: Scene): GlideReport {
-  const { prep, state, drive, ledger } = s,
+  const { state, drive, ledger } = s,
     thrust = drive ? (v: number) => operate(drive, 1, v).thrust : () => 0;
   const m: PointModel = {
     mass: state.mass,
-    density: prep.air.density,
-    area: prep.wing.area,
+    density: s.air.density,
+    area: s.area,
     clMax: entryOf(ledger, 'clMax', s.loading.id)!.value,
     drag: (v, n = 1) => s.drag(v, n * state.mass * G0),
     fullThrust: thrust,
@@ -408,10 +429,8 @@ function glidePart(s: Scene): GlideReport {
 }
 
 function rubberPart(s: Scene): RubberReport {
-  const { design, prep } = s,
-    r = design.power.rubber!,
-    table = prep.dragTables.get(s.loading.id)!;
-  const flight = flyRubber({ design, prep, f: s.f, loading: s.loading, mass: s.state.mass, table });
+  const r = s.design.power.rubber!,
+    flight = flyRubber(rubberCase(s.run, s.loading.id, r));
   const { torqueAt, ...motor } = rubberMotor(r);
   const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
   if (r.wound > 0.95)
@@ -507,7 +526,7 @@ function compareModes(
   change: Transition | null,
   idleRotors: number,
 ): HoverReport['compare'] {
-  const { design, speed, state, prep } = s,
+  const { design, speed, state } = s,
     plan = (design.phases ?? [])
       .filter((p) => p.kind === 'cruise')
       .reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
@@ -515,7 +534,7 @@ function compareModes(
     seconds = distance / speed;
   const drag = s.drag(speed),
     power = operateForThrust(cruise, drag, speed).power;
-  const q = 0.5 * prep.air.density * speed * speed;
+  const q = 0.5 * s.air.density * speed * speed;
   const lifting = new Set(
     design.items
       .filter((i) => i.part?.kind === 'lift motor' || i.part?.kind === 'lift rotor')
@@ -541,7 +560,7 @@ function solarPart(s: Scene): PowerReport['solar'] {
   const usable =
     entryOf(s.ledger, 'usableEnergy', 'all')?.value ??
     packOf(s.design.power.battery).energy * s.design.power.battery.usable;
-  return { array: solarArray(solar), day: solarDay(solar, load, usable, s.prep.air.temperature), load };
+  return { array: solarArray(solar), day: solarDay(solar, load, usable, s.air.temperature), load };
 }
 
 /** Where the least power holds it up, with a margin over the stall [m/s]. */
@@ -606,11 +625,10 @@ type PhaseOf = NonNullable<Design['phases']>[number];
 
 /** Pack power of a phase [W]; null when the drive cannot hold it. */
 function phasePower(s: Scene, p: PhaseOf, drive: Drive | null): number | null {
-  const { design, prep, f, ledger } = s,
+  const { design, ledger } = s,
     l = design.loadings.find((x) => x.id === p.loading)!,
-    state = loadedState(design, l, 'best', f.massGrowth);
-  const table = prep.dragTables.get(l.id)!,
-    at = (v: number, lift = state.mass * G0) => dragAt(table, v, lift, prep.air.density, f).total;
+    frame = s.run.of(airframe, l.id),
+    weight = frame.mass * G0;
   const rest = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0,
     stall = entryOf(ledger, 'stallSpeed', l.id)!.value;
   const held = (d: Drive, thrust: number, v: number) => {
@@ -619,29 +637,29 @@ function phasePower(s: Scene, p: PhaseOf, drive: Drive | null): number | null {
   };
   if (p.kind === 'glide') return rest;
   if (p.kind === 'hover' || p.kind === 'drop') {
-    if (s.lift) return held(s.lift, state.mass * G0, 0);
+    if (s.lift) return held(s.lift, weight, 0);
     if (p.kind === 'hover') return null;
   }
   if (p.kind === 'transition' && s.lift && drive) {
-    const h = held(s.lift, 0.6 * state.mass * G0, 0);
+    const h = held(s.lift, 0.6 * weight, 0);
     return h === null ? null : h + operate(drive, 1, 0.6 * stall).power;
   }
   if (!drive) return null;
   if (p.kind === 'climb') return operate(drive, 1, p.speed ?? 1.35 * stall).power;
   if (p.kind === 'ground') return p.speed === 0 ? rest : operate(drive, 1, p.speed ?? 0.7 * stall).power;
   const v = p.speed ?? entryOf(ledger, 'lapSpeed', l.id)!.value;
-  return held(drive, at(v), v);
+  return held(drive, frame.drag(v), v);
 }
 
 function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
-  const { design, prep, ledger, drive, lift } = s,
-    value = (id: string) => entryOf(ledger, id, 'all');
+  const { design, ledger, drive, lift } = s,
+    value = (id: QuantityId) => entryOf(ledger, id, 'all');
   const still = value('staticThrust');
   const masses = design.loadings
     .map((l) => loadedState(design, l, 'best', 1))
     .map((m, i) => m.mass - design.loadings[i].count * design.payload.unitMass);
   return {
-    density: prep.air.density,
+    density: s.air.density,
     emptyMass: Math.min(...masses),
     discArea: lift ? discArea(lift) : null,
     still:
@@ -685,9 +703,7 @@ function swapRows(s: Scene): SwapRow[] {
 
 /** What a match of parts is asked in this state: the airframe without its drive, and the brief's limits. */
 function matchTask(s: Scene, d: Drive): MatchTask {
-  const { design, brief, prep, state, f, ledger } = s,
-    air: Air = prep.air,
-    table = prep.dragTables.get(s.loading.id)!;
+  const { design, brief, state, f, ledger, air } = s;
   const out = new Set(
     [itemOfKind(design, 'motor'), itemOfKind(design, 'propeller'), controllerItem(design)].map((i) => i?.id),
   );
@@ -699,13 +715,13 @@ function matchTask(s: Scene, d: Drive): MatchTask {
     .reduce((a, p) => a + p.mass, 0);
   const v = Math.max(s.speed, 1.1 * s.stall),
     L = state.mass * G0,
-    parts = dragAt(table, v, L, air.density, f),
+    parts = s.frame.parts(v, L),
     q = 0.5 * air.density * v * v;
   const limit = (id: string) =>
     brief.requirements.find((r) => r.quantity === id && r.op !== 'atLeast' && !r.wish)?.max ?? null;
   return {
     airframeMass: state.mass - driveMass,
-    area: prep.wing.area,
+    area: s.area,
     clMax: entryOf(ledger, 'clMax', s.loading.id)!.value,
     dragArea: (parts.parasite + parts.profile) / q,
     induced: (parts.induced * q) / L ** 2,

@@ -1,8 +1,8 @@
 /** Requirements held against the ledger: met, missed, or unproven while the uncertainty straddles the limit. */
 import { hovers, type Brief, type Design, type Requirement } from '../design';
 import { formatQuantity } from '../units';
-import { entryOf, type Ledger } from './ledger';
-import { quantityDef } from './quantities';
+import { entryNamed, type Ledger } from './ledger';
+import { quantityDef } from '../steps';
 
 export interface RequirementCheck {
   requirement: Requirement;
@@ -29,7 +29,7 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
         ? design.loadings.filter((l) => !hovers(l) || r.quantity === 'mass').map((l) => l.id)
         : [r.state];
     const found = states.flatMap((s) => {
-      const e = entryOf(ledger, r.quantity, s);
+      const e = entryNamed(ledger, r.quantity, s);
       return e ? [e] : [];
     });
     if (!def || found.length === 0)

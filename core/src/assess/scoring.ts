@@ -2,8 +2,8 @@
 import { hovers, type Brief, type Design } from '../design';
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
-import { QUANTITIES } from './quantities';
-import type { Values } from './chain';
+import { QUANTITIES, READ, READ_IDS, refText, type CauseId } from '../steps';
+import type { Values } from './values';
 
 const CONSTANTS: Record<string, KindName | null> = { window: 'time', timedLaps: null };
 
@@ -50,6 +50,20 @@ export interface ScoreResult {
   errors: string[];
   /** the state that scores most; null where every mission names its own state and there is nothing to choose */
   best: string | null;
+}
+
+/** What decides whether a state can be flown. */
+const FLYING = ['groundRun', 'climbRate', 'failLoadFactor', 'hoverMargin'];
+
+/** Quantities that a score is made of: named by the formulas, and those that say whether a state can be flown. */
+export function namesIn(missions: readonly CompiledMission[]): ReadonlySet<string> {
+  const named = missions.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : []));
+  return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
+}
+
+/** Whether a score may move with a cause at all. */
+export function scoreReaches(missions: readonly CompiledMission[], cause: CauseId): boolean {
+  return READ_IDS.some((id) => namesIn(missions).has(id) && READ[id].step.reach.has(cause));
 }
 
 /** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
@@ -116,7 +130,8 @@ export function scoreLoadings(
   for (const l of design.loadings) {
     let total = 0;
     for (const { m, f } of missions) {
-      const flown = m.loading === 'each' ? l.id : m.loading;
+      const flown = m.loading === 'each' ? l.id : m.loading,
+        key = refText({ id: 'points', state: l.id, part: m.id });
       let points = 0;
       if (f.status === 'ok') {
         const env = { ...fixed };
@@ -127,14 +142,14 @@ export function scoreLoadings(
         const problems = held ? held.problems[flown] : flyProblems(brief, design, v, flown);
         if (problems.length) {
           points = 0;
-          (out.remarks[`points-${m.id}@${l.id}`] ??= []).push(`No points: ${problems.join(', ')}.`);
+          (out.remarks[key] ??= []).push(`No points: ${problems.join(', ')}.`);
         }
         if (!Number.isFinite(points)) {
           points = 0;
-          (out.remarks[`points-${m.id}@${l.id}`] ??= []).push('The formula does not come to a number here.');
+          (out.remarks[key] ??= []).push('The formula does not come to a number here.');
         }
       }
-      out.values[`points-${m.id}@${l.id}`] = points;
+      out.values[key] = points;
       total += points;
     }
     out.values[`score@${l.id}`] = total;

@@ -4,11 +4,11 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument, gnatDocument, waferDocument } from '../demo';
 import { FACTOR_IDS, FACTORS, factorsOf, priorCalibration, type DesignDocument } from '../design';
 import type { PolarSet } from '../section';
-import { actingFactors, sectionTrust } from './sectionTrust';
-import { assess, entryOf, type StepCache } from './index';
-import { prepare } from './prepare';
+import { trust as trustStep } from '../steps';
+import { actingFactors, sectionTrust } from '../surface';
+import { assess, entryOf, runOf, StepCache, type QuantityId } from './index';
 
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 const prior = factorsOf(priorCalibration().mean);
 const shifted = (doc: DesignDocument, id: (typeof FACTOR_IDS)[number], by: number): DesignDocument => ({
   ...doc,
@@ -17,12 +17,12 @@ const shifted = (doc: DesignDocument, id: (typeof FACTOR_IDS)[number], by: numbe
     mean: doc.calibration.mean.map((v, i) => (FACTOR_IDS[i] === id ? v + by : v)),
   },
 });
-const value = (doc: DesignDocument, quantity: string, state: string) =>
+const value = (doc: DesignDocument, quantity: QuantityId, state: string) =>
   entryOf(assess(doc.brief, doc.design, doc.calibration, cache), quantity, state)!.value;
 
 describe('trust', () => {
   it('the Bittern’s sections are computed and taken at their spread; sheets and films are not the coupled method’s', () => {
-    const trust = (doc: DesignDocument) => prepare(doc.brief, doc.design, cache).trust;
+    const trust = (doc: DesignDocument) => runOf(doc, doc.calibration, cache).of(trustStep);
     expect(trust(bitternDocument())).toMatchObject({ coupled: true, widen: 1 });
     expect(trust(waferDocument())).toMatchObject({ coupled: false, widen: 2.2 });
     expect(trust(gnatDocument())).toMatchObject({ coupled: false });

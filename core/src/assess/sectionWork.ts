@@ -1,5 +1,6 @@
 /** Where the sections of a design work: Reynolds numbers at the stall and on the lap, and the lift carried there. */
 import { G0 } from '../air';
+import type { QuantityId } from '../steps';
 import { entryOf, type Ledger } from './ledger';
 
 export interface SectionWork {
@@ -14,7 +15,7 @@ const twoFigures = (v: number): number => Number(v.toPrecision(2));
 /** @param loading id of a loading; the usual numbers of a small model when the ledger has none */
 export function sectionWork(ledger: Ledger | null, loading: string): SectionWork {
   if (!ledger) return FALLBACK;
-  const value = (id: string, state: string) => entryOf(ledger, id, state)?.value ?? NaN;
+  const value = (id: QuantityId, state: string) => entryOf(ledger, id, state)?.value ?? NaN;
   const stall = value('reynoldsStall', loading),
     work = value('reynoldsLap', loading);
   const lift =

@@ -1,7 +1,7 @@
 /** Chance that the ground run stays inside the strip, from the prediction and its uncertainty taken as normal. */
 import type { Brief, Design } from '../design';
 import type { LedgerEntry } from './ledger';
-import { QUANTITIES, inputsOf } from './quantities';
+import { QUANTITIES, inputsOf } from '../steps';
 
 /** Standard normal distribution function; Abramowitz and Stegun 26.2.17, error below 7.5e-8. */
 export function normalCdf(x: number): number {
@@ -23,7 +23,7 @@ export function stripChances(brief: Brief, design: Design, entries: readonly Led
         : Number(run.value <= brief.site.stripLength);
     return [
       {
-        id: def.id,
+        id: 'stripChance' as const,
         state: l.id,
         value,
         sigma: 0,

@@ -4,13 +4,13 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
 import { setPath, type DesignDocument } from '../design';
 import { loadedState } from '../mass';
-import { assess, entryOf, INPUT_IDS, type StepCache } from './index';
+import { assess, entryOf, INPUT_IDS, StepCache, type QuantityId } from './index';
 
 const base = bitternDocument();
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 const run = (doc: DesignDocument) => assess(doc.brief, doc.design, doc.calibration, cache);
 const ledger = run(base);
-const sigmaOf = (id: string, state = 'tubes-8', l = ledger) => entryOf(l, id, state)!.sigma;
+const sigmaOf = (id: QuantityId, state = 'tubes-8', l = ledger) => entryOf(l, id, state)!.sigma;
 const without = (doc: DesignDocument, factor: number) => ({
   ...doc,
   calibration: {

@@ -2,10 +2,10 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, starterDocument, waferDocument } from '../demo';
 import { setPath, type DesignDocument } from '../design';
-import { assess, type Ledger, type StepCache } from './index';
+import { assess, type Ledger, StepCache } from './index';
 import { CLASSES, CLASS_WORDS, classOf, usualRanges } from './usual';
 
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 const run = (d: DesignDocument): Ledger => assess(d.brief, d.design, d.calibration, cache);
 const asked = (d: DesignDocument) =>
   run(d)

@@ -16,9 +16,9 @@ import {
 import { loadedState } from '../mass';
 import { stopLine } from '../trial';
 import { claimQuestions } from './claims';
-import { assess, entryOf, scoreRange, type Ledger, type StepCache } from './index';
+import { assess, entryOf, scoreRange, type Ledger, StepCache } from './index';
 
-const cache: StepCache = new Map();
+const cache: StepCache = new StepCache();
 const run = (d: DesignDocument) => assess(d.brief, d.design, d.calibration, cache);
 const at = (l: Ledger, id: string, state: string) =>
   l.entries.find((e) => e.id === id && e.state === state)?.value;
@@ -28,7 +28,7 @@ const leaving = (doc: DesignDocument, way: (typeof LEAVING)[number]): DesignDocu
 });
 const noted = (l: Ledger, state: string) =>
   l.entries
-    .filter((e) => e.id.startsWith('points-') && e.state === state)
+    .filter((e) => e.id === 'points' && e.state === state)
     .flatMap((e) => e.warnings)
     .join(' ');
 

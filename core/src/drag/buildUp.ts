@@ -22,7 +22,7 @@ export interface DragItem {
  * @param state what is open, lowered or towed in it
  */
 export function parasiteItems(
-  design: Design,
+  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'dragItems'>,
   speed: number,
   kinematic: number,
   state?: Pick<Loading, 'addedDrag' | 'towed'>,

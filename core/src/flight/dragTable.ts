@@ -4,7 +4,7 @@
  */
 import { parasiteItems } from '../drag';
 import type { Air } from '../air';
-import type { Design, Factors, Loading } from '../design';
+import type { Factors, Loading } from '../design';
 import { bracketIndex, clamp, interpolateLinear } from '../numeric';
 import type { PolarSet } from '../section';
 import { surfaceDrag, type LinearAero } from '../surface';
@@ -24,7 +24,7 @@ const CL_LOW = -0.2,
 
 /** @param nodes airspeeds of the table [m/s], ascending */
 export function buildDragTable(
-  design: Design,
+  design: Parameters<typeof parasiteItems>[0],
   aero: LinearAero,
   cgX: number,
   polars: ReadonlyMap<string, PolarSet>,

@@ -88,7 +88,12 @@ export function bestClimb(m: PointModel): { rate: number; speed: number } {
 }
 
 /** Best glide ratio with its speed, and least sink [m/s] with its speed. */
-export function glide(m: PointModel): { ratio: number; speed: number; sink: number; sinkSpeed: number } {
+export function glide(m: Omit<PointModel, 'fullThrust'>): {
+  ratio: number;
+  speed: number;
+  sink: number;
+  sinkSpeed: number;
+} {
   const lo = stallSpeed(m);
   const best = findMinimum((v) => m.drag(v), lo, 3.5 * lo);
   const sink = findMinimum((v) => (m.drag(v) * v) / (m.mass * G0), lo, 3.5 * lo);

@@ -13,7 +13,7 @@ export interface ThrustLine {
 
 /** Moment of the thrust about the CG over q S c, nose up positive: a line that passes above the CG pushes the nose down. */
 export function thrustMoment(
-  design: Design,
+  design: { power: { propeller: Pick<Design['power']['propeller'], 'x' | 'z' | 'downThrust'> } },
   thrust: number,
   q: number,
   area: number,

@@ -11,7 +11,6 @@ import { aboard, followedMass } from './parts';
 
 export interface PointMass {
   id: string;
-  name: string;
   mass: number;
   x: number;
   y: number;
@@ -36,6 +35,10 @@ export interface MassState {
 }
 
 type Planned = Pick<Design, 'surfaces' | 'body' | 'sections' | 'power' | 'structure' | 'rotors'>;
+type Laden = { payload: Design['payload']; loadings: readonly Pick<Loading, 'count'>[] };
+/** What masses and places are made of. */
+export type MassDesign = Planned & Pick<Design, 'items'> & Laden;
+type MassLoading = Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent' | 'towed'>;
 
 /** What a line weighs as far as is known [kg]: the scale's reading, else as planned; nothing for a part that is not aboard. */
 export function itemMass(item: Item, design: Planned): number {
@@ -91,7 +94,7 @@ function spanSquare(surface: Design['surfaces'][number]): number {
  * is neither over the body as a shell, what is in the wing at the middle of each half, the rest as a cube of its group's
  * density (common practice): a mass typed at y = z = 0 still has a roll inertia.
  */
-function ownInertia(item: Item, mass: number, design: Design): PointMass['own'] {
+function ownInertia(item: Item, mass: number, design: Planned): PointMass['own'] {
   const planned = item.planned;
   const part = planned.kind === 'areal' ? planned.surface : planned.kind === 'made' ? planned.part : null;
   const surface = design.surfaces.find((s) => s.id === part);
@@ -146,7 +149,7 @@ function lump(mass: number, density: number): { ixx: number; iyy: number; izz: n
  * @param state what is moved or absent in it
  */
 export function itemPoints(
-  design: Design,
+  design: Planned & Pick<Design, 'items'>,
   use: 'plan' | 'best',
   growth: number,
   state?: Pick<Loading, 'moved' | 'absent'>,
@@ -160,7 +163,6 @@ export function itemPoints(
       const to = state?.moved?.find((m) => m.item === item.id);
       return {
         id: item.id,
-        name: item.name,
         mass,
         x: to?.x ?? plan.x,
         y: to?.y ?? item.y,
@@ -182,7 +184,7 @@ function fillOrder(rows: number, leaves: NonNullable<Loading['leaves']>): number
 }
 
 /** Units of payload, one point each. By default rows fill from the middle of the bay outward; the last filled leaves first. */
-export function payloadPoints(design: Design, loading: Pick<Loading, 'count' | 'leaves'>): PointMass[] {
+export function payloadPoints(design: Laden, loading: Pick<Loading, 'count' | 'leaves'>): PointMass[] {
   const p = design.payload;
   const most = Math.max(1, loading.count, ...design.loadings.map((l) => l.count));
   const rows = Math.ceil(most / p.perRow);
@@ -191,7 +193,6 @@ export function payloadPoints(design: Design, loading: Pick<Loading, 'count' | '
     const row = order[Math.floor(k / p.perRow)] ?? (rows - 1) / 2;
     return {
       id: `payload-${k}`,
-      name: p.name,
       mass: p.unitMass,
       x: p.x + row * p.pitch,
       y: 0,
@@ -233,13 +234,13 @@ export function massState(points: readonly PointMass[]): MassState {
 function towedPoints(t: Loading['towed']): PointMass[] {
   if (!t) return [];
   const mass = hungMass(t);
-  return [{ id: 'towed', name: 'Towed', mass, x: t.x, y: 0, z: t.z, inWing: false, sigma: 0.01 * mass }];
+  return [{ id: 'towed', mass, x: t.x, y: 0, z: t.z, inWing: false, sigma: 0.01 * mass }];
 }
 
 /** The aircraft in one loading with what it carries and tows. */
 export function loadedState(
-  design: Design,
-  loading: Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent' | 'towed'>,
+  design: MassDesign,
+  loading: MassLoading,
   use: 'plan' | 'best',
   growth: number,
 ): MassState {
@@ -285,7 +286,10 @@ export function massSteps(s: MassState): { mass: number; x: number; z: number } 
 }
 
 /** The heaviest state that flies; the heaviest of all where only hover is asked. */
-export function heaviestState(design: Design, growth: number): MassState {
+export function heaviestState(
+  design: Omit<MassDesign, 'loadings'> & { loadings: readonly (MassLoading & Pick<Loading, 'hover'>)[] },
+  growth: number,
+): MassState {
   const flying = design.loadings.filter((l) => !hovers(l));
   return (flying.length > 0 ? flying : design.loadings)
     .map((l) => loadedState(design, l, 'best', growth))

@@ -1,6 +1,7 @@
 /** Argument guards. Every guard is written so that NaN fails. */
 
-export type DomainCode = 'out-of-range' | 'not-finite' | 'bad-shape' | 'unknown-name' | 'singular';
+export type DomainCode =
+  'out-of-range' | 'not-finite' | 'bad-shape' | 'unknown-name' | 'singular' | 'no-flow';
 
 /** A bad argument. The sentence for people is made elsewhere from `code` and `fields`; `message` is for developers. */
 export class DomainError extends Error {

@@ -63,12 +63,18 @@ export function packInUse(power: Pick<Design['power'], 'battery' | 'second'>): P
   return pair.status === 'joined' ? pair.pack : first;
 }
 
+/** What a drive is built from. */
+export type DriveParts = Pick<
+  Design['power'],
+  'battery' | 'second' | 'wire' | 'esc' | 'motor' | 'propeller' | 'fan' | 'arrangement' | 'avionicsCurrent'
+>;
+
 /**
  * The drive of a design at an air density, with calibration factors applied.
  * @param curve of its propeller where it is already at hand
  */
 export function buildDrive(
-  power: Design['power'],
+  power: DriveParts,
   density: number,
   f: Pick<Factors, 'thrust' | 'electricalLoss' | 'capacity'> & Partial<Pick<Factors, 'torque'>>,
   curve: PropellerCurve = thrusterOf(power),

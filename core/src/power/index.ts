@@ -48,7 +48,9 @@ export {
   thrusterOf,
   MEAN_SOC,
 } from './electric';
-export type { Drive, OperatingPoint } from './electric';
+export type { Drive, DriveParts, OperatingPoint } from './electric';
+export { liftDrive } from './liftDrive';
+export type { LiftParts } from './liftDrive';
 export { driveChain, settledWinding, staticCard, TIP_LIMIT } from './driveChain';
 export type { ChainLimits, DriveChain, Link, Margin, StaticCard } from './driveChain';
 export { simulateDischarge, timeToLimit } from './discharge';

@@ -2,7 +2,7 @@
  * Advice from handling notes and gaps: the change that would close it, and what that change does to every
  * other number. A tail-heavy note asks for more static margin than was flown, a nose-heavy one for less.
  */
-import { assess, entryOf, type Fix, type Ledger, type StepCache } from '../assess';
+import { assess, entryOf, type Fix, type Ledger, type LedgerEntry, StepCache, keyOf } from '../assess';
 import {
   hovers,
   setPath,
@@ -213,9 +213,7 @@ export function applyFix(design: Design, fix: Fix): Design {
   return fix.changes.reduce((d, c) => setPath(d, c.path, c.value), design);
 }
 
-export interface Effect {
-  id: string;
-  state: string;
+export interface Effect extends Pick<LedgerEntry, 'id' | 'state' | 'part'> {
   before: number;
   after: number;
   sigma: number;
@@ -226,7 +224,7 @@ export function effectOf(
   doc: DesignDocument,
   calibration: Calibration,
   fix: Fix,
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): Effect[] {
   return compareLedgers(
     assess(doc.brief, doc.design, calibration, cache),
@@ -236,10 +234,13 @@ export function effectOf(
 
 /** Numbers that differ between two ledgers, by more than a thousandth of their size. */
 export function compareLedgers(before: Ledger, after: Ledger): Effect[] {
-  const old = new Map(before.entries.map((e) => [`${e.id}@${e.state}`, e]));
+  const old = new Map(before.entries.map((e) => [keyOf(e), e]));
   return after.entries.flatMap((e) => {
-    const o = old.get(`${e.id}@${e.state}`);
+    const o = old.get(keyOf(e));
     if (!o || Math.abs(e.value - o.value) <= 1e-3 * Math.max(Math.abs(o.value), 1e-9)) return [];
-    return [{ id: e.id, state: e.state, before: o.value, after: e.value, sigma: e.sigma }];
+    const { id, state, part } = e;
+    return [
+      { id, state, ...(part === undefined ? {} : { part }), before: o.value, after: e.value, sigma: e.sigma },
+    ];
   });
 }

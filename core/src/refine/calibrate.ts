@@ -15,7 +15,7 @@ import {
   type Measurement,
   type TestBody,
 } from '../design';
-import { sensitivities, type StepCache } from '../assess';
+import { sensitivities, StepCache } from '../assess';
 import { updateLinear } from '../numeric';
 import { weighedDesign } from '../mass';
 import { designOfTheDay } from '../trial';
@@ -100,7 +100,7 @@ export function calibrate(
   prior: Calibration,
   observed: readonly Observed[],
   from: readonly string[],
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): CalibrationResult {
   const unused: string[] = [];
   const first = observed.map((o) => sensitivities(o.brief, o.design, prior, cache));

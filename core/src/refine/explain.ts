@@ -2,7 +2,7 @@
  * Why two versions differ: each number's difference split over the groups of inputs that changed, by
  * applying the groups one after another (order: as listed). The steps sum to the whole difference.
  */
-import { assess, type StepCache } from '../assess';
+import { evaluate, type QuantityId, readRef, refText, StepCache, ALL } from '../assess';
 import { getPath, listChanges, setPath, type Change, type DesignDocument } from '../design';
 
 export interface Step {
@@ -11,8 +11,9 @@ export interface Step {
   delta: number;
 }
 export interface Explained {
-  id: string;
+  id: QuantityId;
   state: string;
+  part?: string;
   before: number;
   after: number;
   steps: Step[];
@@ -59,13 +60,11 @@ export function explainDifference(
   a: DesignDocument,
   b: DesignDocument,
   keys: readonly string[],
-  cache: StepCache = new Map(),
+  cache: StepCache = new StepCache(),
 ): Explained[] {
   const groups = changedGroups(a, b).slice(0, MOST_GROUPS);
-  const run = (d: DesignDocument) =>
-    new Map(
-      assess(d.brief, d.design, d.calibration, cache).entries.map((e) => [`${e.id}@${e.state}`, e.value]),
-    );
+  const refs = keys.flatMap((k) => readRef(k) ?? []);
+  const run = (d: DesignDocument) => new Map(Object.entries(evaluate(d, refs, cache)));
   const ledgers = [run(a)];
   let doc = a;
   groups.forEach((g, i) => {
@@ -74,16 +73,26 @@ export function explainDifference(
     ledgers.push(run(doc));
   });
   if (groups.length === 0) ledgers.push(run(b));
-  return keys.flatMap((key) => {
+  return refs.flatMap((ref) => {
+    const key = refText(ref);
     const before = ledgers[0].get(key),
       after = ledgers[ledgers.length - 1].get(key);
     if (before === undefined || after === undefined) return [];
-    const [id, state] = key.split('@');
+    const { id, state = ALL, part } = ref;
     const steps = groups.map((g, i) => ({
       path: g.path,
       changes: g.changes,
       delta: (ledgers[i + 1].get(key) ?? before) - (ledgers[i].get(key) ?? before),
     }));
-    return [{ id, state, before, after, steps: steps.filter((s) => Math.abs(s.delta) > 1e-9) }];
+    return [
+      {
+        id,
+        state,
+        ...(part ? { part } : {}),
+        before,
+        after,
+        steps: steps.filter((s) => Math.abs(s.delta) > 1e-9),
+      },
+    ];
   });
 }

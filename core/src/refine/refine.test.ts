@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess, entryOf } from '../assess';
+import { assess, entryNamed, entryOf, StepCache } from '../assess';
 import { bitternDocument } from '../demo';
 import { FACTOR_IDS, priorCalibration, setPath, type Measurement } from '../design';
 import {
@@ -14,7 +14,7 @@ import {
 
 const doc = bitternDocument();
 const prior = priorCalibration();
-const cache = new Map();
+const cache = new StepCache();
 const idx = (id: (typeof FACTOR_IDS)[number]) => FACTOR_IDS.indexOf(id);
 
 /** Measurements that an aircraft with these factors would give, without noise. */
@@ -26,7 +26,7 @@ function measuredBy(
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const l = assess(doc.brief, doc.design, { ...prior, mean }, cache);
   return quantities.map((q) => {
-    const value = entryOf(l, q, 'tubes-6')!.value;
+    const value = entryNamed(l, q, 'tubes-6')!.value;
     return { quantity: q, state: 'tubes-6', value, sigma: relative * value, from: 'made', setAside: false };
   });
 }

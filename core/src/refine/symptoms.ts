@@ -2,7 +2,7 @@
  * What each handling note most often comes from, and the test that tells it from the next cause. Trade knowledge, common
  * practice, no source; one change a flight.
  */
-import { entryOf, type Fix, type Ledger } from '../assess';
+import { entryOf, type Fix, type Ledger, type QuantityId } from '../assess';
 import type { Design, Handling } from '../design';
 
 const DEG = Math.PI / 180;
@@ -114,7 +114,7 @@ export const SYMPTOMS: Readonly<Record<Exclude<Handling, 'as expected'>, Symptom
 
 /** The predicted figure that a symptom's test is held against, where there is one. */
 export function heldAgainst(note: Handling, ledger: Ledger, loading: string): string | null {
-  const at = (id: string) => entryOf(ledger, id, loading);
+  const at = (id: QuantityId) => entryOf(ledger, id, loading);
   const bend = at('tipDeflection'),
     run = at('groundRun'),
     pull = at('staticThrust');

@@ -36,3 +36,7 @@ export { sweepStall } from './stallSweep';
 export type { StallSweep, SurfaceStall, SweepCase } from './stallSweep';
 export { AILERON_RESERVE, leastWashout, tipSections } from './stallOrder';
 export type { StallRemedy } from './stallOrder';
+export { largestLift } from './largestLift';
+export type { LiftAtStall, LiftTask } from './largestLift';
+export { actingDrag, actingFactors, actingLift, sectionTrust } from './sectionTrust';
+export type { SectionTrust } from './sectionTrust';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject, gnatDocument, gnatProject } from '../demo';
 import { priorCalibration, type BenchBody, type TestBody } from '../design';
-import { assess, entryOf } from '../assess';
+import { assess, entryOf, entryNamed } from '../assess';
 import { calibrate } from '../refine';
 import { operate } from '../power';
 import {
@@ -161,8 +161,8 @@ describe('thrust stand', () => {
     );
     const after = assess(doc.brief, doc.design, r.status === 'updated' ? r.calibration : priorCalibration());
     for (const m of body.measurements) {
-      const b = entryOf(before, m.quantity, 'all')!,
-        a = entryOf(after, m.quantity, 'all')!;
+      const b = entryNamed(before, m.quantity, 'all')!,
+        a = entryNamed(after, m.quantity, 'all')!;
       expect(Math.abs(a.value - m.value)).toBeLessThan(Math.abs(b.value - m.value) + 1e-9);
       expect(a.sigma).toBeLessThan(b.sigma);
     }

@@ -2,7 +2,7 @@
  * A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger
  * (common practice, no source).
  */
-import { entryOf, quantityDef, type Ledger } from '../assess';
+import { quantityDef, type Ledger, entryNamed } from '../assess';
 import type { Measurement, TestBody } from '../design';
 import { reduceLog } from './reduceLog';
 import { reduceRubber } from './rubberLog';
@@ -126,7 +126,7 @@ export function remeasured(before: TestBody, after: TestBody): Measurement[] {
 export function recordQuestions(body: TestBody, ledger: Ledger): string[] {
   const { record: r } = body;
   const far = body.measurements.flatMap((m) => {
-    const e = entryOf(ledger, m.quantity, m.state);
+    const e = entryNamed(ledger, m.quantity, m.state);
     const ratio = e && e.value > 0 && m.value > 0 ? m.value / e.value : 1;
     if (ratio < FAR && ratio > 1 / FAR) return [];
     const times = ratio > 1 ? `${ratio.toPrecision(2)} times` : `${(100 * ratio).toPrecision(2)} % of`;

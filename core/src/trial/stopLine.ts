@@ -1,6 +1,6 @@
 /** The stop line of a flight card: which computed limits the planned state is outside of. */
 import { hovers, LEAST_LIFT, type Brief, type Design } from '../design';
-import { entryOf, type Ledger } from '../assess';
+import { entryOf, type Ledger, type QuantityId } from '../assess';
 
 /** What stops a hover: neither margin nor strip are asked of it. */
 function hoverStops(lift: number | null): string[] {
@@ -25,7 +25,7 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
   const state = design.loadings.find((l) => l.id === loading);
   if (!state) return ['This state is not in the design any more: choose one that is.'];
   if (hovers(state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
-  const at = (id: string) => entryOf(ledger, id, loading)?.value ?? NaN;
+  const at = (id: QuantityId) => entryOf(ledger, id, loading)?.value ?? NaN;
   const unknown = NEEDED.filter(([id]) => !Number.isFinite(at(id))).map(([, words]) => words);
   if (unknown.length > 0)
     return [`Not computed for this state: ${unknown.join(', ')}. Unknown is no leave to fly.`];

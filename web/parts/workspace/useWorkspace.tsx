@@ -2,7 +2,7 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { combine, isOwnDrive } from '@skiametra/core/trial';
-import { entryOf, type LedgerEntry } from '@skiametra/core/assess';
+import { entryNamed, type LedgerEntry } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
@@ -40,7 +40,7 @@ export function useWorkspace<T>(select: (w: Workspace) => T): T {
 
 /** One ledger entry in a state. */
 export function useEntry(id: string, state: string): LedgerEntry | undefined {
-  return useWorkspace((w) => (w.ledger ? entryOf(w.ledger, id, state) : undefined));
+  return useWorkspace((w) => (w.ledger ? entryNamed(w.ledger, id, state) : undefined));
 }
 
 /** Turns at launch that still count as the same flight, as a share. */
@@ -50,7 +50,7 @@ const SAME_TURNS = 0.04;
 export function comparableTests(
   w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>,
 ): Workspace['content']['tests'] {
-  const turns = w.ledger ? entryOf(w.ledger, 'launchTurns', 'all')?.value : undefined;
+  const turns = w.ledger ? entryNamed(w.ledger, 'launchTurns', 'all')?.value : undefined;
   return w.content.tests.filter((t) => {
     const r = t.body.record.rubber,
       b = t.body.bench;

@@ -8,8 +8,10 @@
  */
 import type { Design } from '../design';
 import type { PolarSet } from '../section';
-import { planformOf, stripSections, sweepStall, type CoupledStrips, type LinearAero } from '../surface';
-import { cached, type StepCache } from './cache';
+import { planformOf } from './planform';
+import { sweepStall } from './stallSweep';
+import type { LinearAero } from './trim';
+import { stripSections, type CoupledStrips } from './viscousStrips';
 
 /** What one sweep, or a place between four, says. */
 export interface LiftAtStall {
@@ -21,12 +23,14 @@ export interface LiftAtStall {
 }
 
 export interface LiftTask {
-  /** of everything a sweep depends on: surfaces, sections, bodies */ key: string;
   design: Pick<Design, 'surfaces'>;
   coupled: CoupledStrips;
   aero: LinearAero;
   polars: ReadonlyMap<string, PolarSet>;
-  cache: StepCache;
+  /** keeps the sweep at a node of the grid for all who ask for it */ kept: (
+    node: string,
+    make: () => LiftAtStall,
+  ) => LiftAtStall;
 }
 
 /**
@@ -61,9 +65,7 @@ function swept(task: LiftTask, scale: number, x: number): LiftAtStall {
 
 function nodeAt(task: LiftTask, k: number, j: number): LiftAtStall {
   const wing = planformOf(task.design.surfaces.find((s) => s.role === 'wing')!);
-  return cached(task.cache, 'largest lift', [task.key, k, j], () =>
-    swept(task, RATIO ** k, wing.macX + j * PLACE * wing.mac),
-  );
+  return task.kept(`${k} ${j}`, () => swept(task, RATIO ** k, wing.macX + j * PLACE * wing.mac));
 }
 
 /** Places on the grid: the node below, and how far on the way to the next. */

@@ -43,10 +43,21 @@ export function sectionTrust(
   };
 }
 
-/** Factors as they act: those of the sections by their trust, largest lift with that of the sections in it. */
+const acting = (trust: SectionTrust, mean: number, learnt: number, prior: number) =>
+  Math.max(0.3, mean + trust.widen * (learnt - prior));
+
+/** What multiplies the profile drag of the strips. */
+export function actingDrag(f: Pick<Factors, 'sectionDrag'>, trust: SectionTrust): number {
+  const prior = priorOf('sectionDrag');
+  return acting(trust, trust.coupled ? prior : 1, f.sectionDrag, prior);
+}
+
+/** What multiplies the largest lift: of the whole, with that of the sections in it. */
+export function actingLift(f: Pick<Factors, 'clMax' | 'sectionLift'>, trust: SectionTrust): number {
+  return f.clMax * acting(trust, trust.lift, f.sectionLift, priorOf('sectionLift'));
+}
+
+/** Factors as they act: those of the sections by their trust. */
 export function actingFactors(f: Factors, trust: SectionTrust): Factors {
-  const act = (id: 'sectionDrag' | 'sectionLift', mean: number) =>
-    Math.max(0.3, mean + trust.widen * (f[id] - priorOf(id)));
-  const drag = trust.coupled ? priorOf('sectionDrag') : 1;
-  return { ...f, sectionDrag: act('sectionDrag', drag), clMax: f.clMax * act('sectionLift', trust.lift) };
+  return { ...f, sectionDrag: actingDrag(f, trust), clMax: actingLift(f, trust) };
 }

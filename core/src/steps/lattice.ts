@@ -1,0 +1,97 @@
+/** The lattice of all surfaces, its strips coupled to their sections, and what the bodies add to it. */
+import {
+  bodySlopes,
+  coupleStrips,
+  derivativesOf,
+  nearMoments,
+  solveLattice,
+  type BodySlopes,
+  type CoupledStrips,
+  type LatticeSolution,
+  type NearMoments,
+} from '../surface';
+import { heaviest } from './balance';
+import { quantitiesOf } from './quantity';
+import { sections } from './sections';
+import { off } from './causes';
+import { NOTHING, step } from './step';
+
+export const VLM = 'Vortex lattice, 16 × 4 panels a half wing (Katz and Plotkin, Low-Speed Aerodynamics)';
+
+/** A handful of shapes: a solution holds some megabytes. */
+const SHAPES = 12;
+
+export const lattice = step({
+  id: 'lattice',
+  scope: 'all',
+  needs: { sections },
+  keeps: SHAPES,
+  slice: ({ design }) => ({ surfaces: design.surfaces }),
+  run: ({ sections }, design): LatticeSolution => solveLattice(design, sections.contours),
+});
+
+export const coupled = step({
+  id: 'coupled strips',
+  scope: 'all',
+  needs: { lattice },
+  keeps: SHAPES,
+  slice: NOTHING,
+  run: ({ lattice }): CoupledStrips => coupleStrips(lattice),
+});
+
+export const bodies = step({
+  id: 'bodies',
+  scope: 'all',
+  needs: { lattice },
+  slice: ({ design: { surfaces, body, pods } }) => ({ surfaces, body, pods }),
+  run: ({ lattice }, design): BodySlopes => bodySlopes(design, lattice),
+});
+
+/** Pitching moments of the surfaces about the height of the heaviest state's CG. */
+export const moments = step({
+  id: 'moments',
+  scope: 'all',
+  needs: { lattice, heaviest },
+  slice: NOTHING,
+  run: ({ lattice, heaviest }): NearMoments => nearMoments(lattice, heaviest.z),
+});
+
+export interface Lateral {
+  readonly CYbeta: number;
+  readonly Cnbeta: number;
+}
+
+/** Side force and yawing moment by sideslip about the lattice's reference point. */
+export const lateral = step({
+  id: 'lateral',
+  scope: 'all',
+  needs: { lattice, bodies },
+  slice: NOTHING,
+  run: ({ lattice, bodies }): Lateral => {
+    const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, bodies);
+    return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
+  },
+});
+
+/** The slope as it is told: what the lattice leaves open moves this number alone. */
+export const slope = step({
+  id: 'lift slope',
+  scope: 'all',
+  needs: { lattice },
+  causes: ['liftSlope'],
+  slice: NOTHING,
+  run: ({ lattice }, _, causes): { perRad: number } => ({
+    perRad: lattice.coefficients.clAlpha * off('liftSlope', causes.liftSlope),
+  }),
+});
+
+export const LATTICE = quantitiesOf(slope, {
+  liftSlope: {
+    name: 'Lift slope',
+    kind: 'perRad',
+    station: 'shape',
+    formula: 'dCL/dα',
+    method: VLM,
+    read: (r) => r.perRad,
+  },
+});

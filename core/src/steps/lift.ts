@@ -1,0 +1,240 @@
+/** Largest lift and stall speed of every state; where the stall begins; its angles in the heaviest. */
+import type { Air } from '../air';
+import type { Design } from '../design';
+import { stallSpeed } from '../flight';
+import { nearestPolar, type PolarSet } from '../section';
+import { actingLift, findLiftLimit, largestLift, type LiftAtStall } from '../surface';
+import { air } from './air';
+import { balance, heaviestKnown } from './balance';
+import { METHOD_SPREAD, off } from './causes';
+import { coupled, lattice } from './lattice';
+import { curvesOf, quantitiesOf, remark } from './quantity';
+import { sections } from './sections';
+import { shape } from './shape';
+import { trust } from './speeds';
+import { aero, latticeFree } from './stability';
+import { NOTHING, step, type Source } from './step';
+
+const COUPLED =
+  'Vortex lattice with every strip at its section’s lift (decambering, Mukherjee and Gopalarathnam 2006)';
+
+/** Sweeps for the largest lift, each made when it is first asked for. */
+export interface Sweeps {
+  at(scale: number, x: number): LiftAtStall;
+}
+
+export const sweeps = step({
+  id: 'stall sweeps',
+  scope: 'all',
+  needs: { sections, coupled, latticeFree },
+  keeps: 12,
+  slice: ({ design }) => ({ surfaces: design.surfaces }),
+  run: ({ sections, coupled, latticeFree }, design): Sweeps => {
+    const nodes = new Map<string, LiftAtStall>();
+    const kept = (node: string, make: () => LiftAtStall): LiftAtStall => {
+      const known = nodes.get(node) ?? make();
+      nodes.set(node, known);
+      return known;
+    };
+    const task = { design, coupled, aero: latticeFree, polars: sections.polars, kept };
+    return { at: (scale, x) => largestLift(task, scale, x) };
+  },
+});
+
+interface StallOf {
+  air: Air;
+  area: number;
+  mass: number;
+  x: number;
+  /** what multiplies the largest lift */ factor: number;
+  clAlpha: number;
+}
+
+export interface Stall extends LiftAtStall {
+  readonly speed: number;
+}
+
+/** Largest lift with what was learnt of it, and the speed at which it is met: both settle together. */
+function stallOf(sweeps: Sweeps, { air, area, mass, x, factor, clAlpha }: StallOf): Stall {
+  const speedAt = (clMax: number) => stallSpeed({ mass, density: air.density, area, clMax });
+  let clMax = 1.3 * factor,
+    at: LiftAtStall;
+  for (let k = 0; k < 3; k++) {
+    at = sweeps.at((speedAt(clMax) * air.density) / air.viscosity, x);
+    // sections that carry more carry it at a larger angle
+    clMax = factor * at.clMax;
+  }
+  return {
+    ...at!,
+    clMax,
+    alphaStall: at!.alphaStall + (clMax - at!.clMax) / clAlpha,
+    speed: speedAt(clMax),
+  };
+}
+
+export interface Lift extends Stall {
+  /** a section of the wing that is known only roughly here, and what is said of it */ readonly rough: {
+    section: string;
+    warning: string;
+  } | null;
+}
+
+function roughSection(
+  wing: Design['surfaces'][number],
+  polars: ReadonlyMap<string, PolarSet>,
+  reynoldsOf: (chord: number) => number,
+): Lift['rough'] {
+  for (const st of wing.stations) {
+    const p = nearestPolar(polars.get(st.section)!, reynoldsOf(st.chord));
+    if (p?.confidence === 'low') return { section: st.section, warning: p.warnings[0] ?? '' };
+  }
+  return null;
+}
+
+const mainWing = ({ design }: Source) => ({ wing: design.surfaces.find((s) => s.role === 'wing')! });
+
+export const lift = step({
+  id: 'lift',
+  scope: 'state',
+  needs: { air, sections, shape, lattice, sweeps, trust, balance },
+  causes: ['clMax', 'sectionLift'],
+  slice: mainWing,
+  run: (r, { wing }, f): Lift => {
+    const { air, balance } = r;
+    const at = stallOf(r.sweeps, {
+      air,
+      area: r.shape.wing.area,
+      mass: balance.state.mass,
+      x: balance.state.x,
+      factor: actingLift(f, r.trust),
+      clAlpha: r.lattice.coefficients.clAlpha,
+    });
+    const rough = roughSection(wing, r.sections.polars, (c) => (at.speed * c * air.density) / air.viscosity);
+    return { ...at, rough };
+  },
+});
+
+interface StallOrder {
+  readonly eta: number;
+  /** local lift over section limit along the wing, root first */ readonly ratio: readonly number[];
+  readonly y: readonly number[];
+}
+
+/** Where on the span the first strip lets go: known to about a strip. */
+export const stallOrder = step({
+  id: 'stall order',
+  scope: 'state',
+  needs: { air, sections, shape, aero, trust, balance, lift },
+  causes: ['clMax', 'sectionLift', 'stallAngle'],
+  slice: NOTHING,
+  run: ({ air, sections, shape, aero, trust, balance, lift }, _, f): StallOrder => {
+    const nu = air.viscosity / air.density;
+    const limit = findLiftLimit(
+      aero,
+      balance.state.x,
+      sections.polars,
+      (c) => (lift.speed * c) / nu,
+      actingLift(f, trust),
+    );
+    const strips = (off('stallAngle', f.stallAngle) - 1) / METHOD_SPREAD.stallAngle;
+    const half = shape.wing.span / 2;
+    return {
+      eta: limit.eta + strips * limit.width,
+      ratio: limit.ratios().map((p) => p.ratio),
+      y: aero.sol.strips.flatMap((s) => (s.role === 'wing' ? [s.y / half] : [])),
+    };
+  },
+});
+
+/** Angles of the stall belong to the heaviest state that flies. */
+export const stallAngles = step({
+  id: 'stall angles',
+  scope: 'all',
+  needs: { air, shape, lattice, sweeps, trust, heaviestKnown },
+  causes: ['clMax', 'sectionLift', 'stallAngle'],
+  slice: NOTHING,
+  run: (r, _, f): { alpha: number; reserve: number | undefined } => {
+    const worst = stallOf(r.sweeps, {
+      air: r.air,
+      area: r.shape.wing.area,
+      mass: r.heaviestKnown.mass,
+      x: r.heaviestKnown.x,
+      factor: actingLift(f, r.trust),
+      clAlpha: r.lattice.coefficients.clAlpha,
+    });
+    // two angles of one sweep: their difference is known no better than a share of it
+    const share = off('stallAngle', f.stallAngle);
+    return {
+      alpha: share * worst.alphaStall,
+      reserve: worst.reserve === null ? undefined : share * worst.reserve,
+    };
+  },
+});
+
+function liftRemarks({ rough, unsure }: Lift, { design }: Source): string[] {
+  const name = rough && design.sections.find((s) => s.id === rough.section)!.name;
+  return [
+    ...(rough ? [`Section ${name} is known only roughly here. ${rough.warning}`.trim()] : []),
+    ...remark(unsure, 'The flow did not settle up to the stall: this is the largest lift that was found.'),
+  ];
+}
+
+export const LIFT = {
+  ...quantitiesOf(lift, {
+    clMax: {
+      name: 'Largest lift coefficient',
+      kind: 'ratio',
+      station: 'flight',
+      formula: 'first strip at its section’s limit, trimmed, times what the coupled strips carry past it',
+      method:
+        'Critical section, corrected by decambered strips; section limits from panels and boundary layers ' +
+        'solved together (Drela and Giles 1987), or from theory and tests for thin sheets',
+      better: 'more',
+      read: (r) => r.clMax,
+      remarks: liftRemarks,
+    },
+    stallSpeed: {
+      name: 'Stall speed',
+      kind: 'speed',
+      station: 'flight',
+      formula: '√( 2 · {mass} · g / ( {airDensity} · {wingArea} · {clMax} ) )',
+      method: 'Anderson, Introduction to Flight, 6.67',
+      better: 'less',
+      read: (r) => r.speed,
+    },
+  }),
+  ...quantitiesOf(stallOrder, {
+    stallEta: {
+      name: 'Stall begins at span fraction',
+      kind: 'chordPercent',
+      station: 'flight',
+      formula: 'place of the first strip at its limit',
+      method: 'Critical section',
+      read: (r) => r.eta,
+    },
+  }),
+  ...quantitiesOf(stallAngles, {
+    stallAngle: {
+      name: 'Stall angle',
+      kind: 'angle',
+      station: 'shape',
+      formula: 'angle of attack at the largest lift, heaviest state',
+      method: COUPLED,
+      read: (r) => r.alpha,
+    },
+    aileronReserve: {
+      name: 'Ailerons answer past the first stall',
+      kind: 'angle',
+      station: 'shape',
+      formula:
+        'angle at which half of the ailerons’ span has stalled − angle at which the wing’s first strip stalls',
+      method: COUPLED,
+      better: 'more',
+      read: (r) => r.reserve,
+    },
+  }),
+};
+
+export const LIFT_CURVES = curvesOf(stallOrder, {
+  stallRatio: { xKind: 'chordPercent', yKind: 'percent', read: (r) => ({ x: r.y, y: r.ratio }) },
+});

@@ -1,0 +1,81 @@
+/** What a quantity is, declared beside the step whose result it is read off. */
+import type { KindName } from '../units';
+import type { Source, Step } from './step';
+
+export type Station = 'brief' | 'shape' | 'sections' | 'balance' | 'power' | 'structure' | 'flight' | 'score';
+
+export interface Spec<O> {
+  readonly name: string;
+  readonly kind: KindName;
+  /** where it lives */ readonly station: Station;
+  /** inputs in braces; the why-panel puts values in */ readonly formula: string;
+  /** method and source */ readonly method: string;
+  readonly better?: 'more' | 'less';
+  /** SI; undefined where the aircraft or the state has no such number */ readonly read: (
+    result: O,
+  ) => number | undefined;
+  /** what must be said with it */ readonly remarks?: (result: O, source: Source) => string[];
+}
+
+export interface QuantityDef {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: KindName;
+  /** all: one value for the design; loading: one per state */ readonly scope: 'all' | 'loading';
+  readonly station: Station;
+  readonly formula: string;
+  readonly method: string;
+  readonly better: 'more' | 'less' | 'none';
+}
+
+export interface ReadQuantity extends QuantityDef {
+  readonly step: Step;
+  readonly read: (result: unknown) => number | undefined;
+  readonly remarks: (result: unknown, source: Source) => string[];
+}
+
+/** A remark where it applies. */
+export const remark = (applies: boolean, sentence: string): string[] => (applies ? [sentence] : []);
+
+const SILENT = () => [];
+
+/** The quantities of one step. */
+export function quantitiesOf<O, const Q extends Readonly<Record<string, Spec<O>>>>(
+  step: Step<O>,
+  specs: Q,
+): { readonly [K in keyof Q]: ReadQuantity } {
+  const rows = Object.entries(specs).map(([id, s]): [string, ReadQuantity] => [
+    id,
+    {
+      ...s,
+      id,
+      scope: step.scope === 'all' ? 'all' : 'loading',
+      better: s.better ?? 'none',
+      step,
+      read: s.read as ReadQuantity['read'],
+      remarks: (s.remarks ?? SILENT) as ReadQuantity['remarks'],
+    },
+  ]);
+  return Object.fromEntries(rows) as { readonly [K in keyof Q]: ReadQuantity };
+}
+
+/** A curve of a step on an axis of its own. Values that are not a number are gaps. */
+export interface CurveSpec<O> {
+  readonly xKind: KindName;
+  readonly yKind: KindName;
+  /** null where there is none */ readonly read: (
+    result: O,
+  ) => { x: readonly number[]; y: readonly number[] } | null;
+}
+
+export interface ReadCurve {
+  readonly id: string;
+  readonly xKind: KindName;
+  readonly yKind: KindName;
+  readonly step: Step;
+  readonly read: (result: unknown) => { x: readonly number[]; y: readonly number[] } | null;
+}
+
+export function curvesOf<O>(step: Step<O>, specs: Readonly<Record<string, CurveSpec<O>>>): ReadCurve[] {
+  return Object.entries(specs).map(([id, s]) => ({ ...s, id, step, read: s.read as ReadCurve['read'] }));
+}

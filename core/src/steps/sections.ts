@@ -1,0 +1,126 @@
+/** Outlines and polars of the sections, at the Reynolds numbers that the aircraft meets. */
+import { airAt, G0 } from '../air';
+import type { Design, Section } from '../design';
+import { DomainError } from '../numeric';
+import {
+  contourFacts,
+  flowKey,
+  flowPolar,
+  modelPolars,
+  recallPolar,
+  sectionModel,
+  TABLE_POINTS,
+  type Contour,
+  type ContourFacts,
+  type Polar,
+  type PolarSet,
+  type SectionModel,
+} from '../section';
+import { heaviestState } from '../mass';
+import { referencePlanform } from '../surface';
+import { step } from './step';
+
+/** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
+export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
+/** Below those for sheets and films, which cost nothing; */
+const SHEET_REYNOLDS = [5e3, 1e4, 2e4];
+/** for outlines where the aircraft flies there: rubber and indoor models, small tails of slow ones. */
+const SLOW_REYNOLDS = [1e4, 2e4];
+
+/**
+ * Does the smallest chord meet less than the least computed Reynolds number near the stall? In the standard air,
+ * so that a warm day asks for no new polars.
+ */
+function fliesSlow(design: Design): boolean {
+  const wing = referencePlanform(design.surfaces),
+    air = airAt(0);
+  const speed = Math.sqrt((2 * heaviestState(design, 1).mass * G0) / (air.density * wing.area * 1.2));
+  const chord = Math.min(...design.surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
+  return (speed * chord * air.density) / air.viscosity < 0.9 * POLAR_REYNOLDS[0];
+}
+
+/** Reynolds numbers of a section's polars. */
+function reynoldsFor(slow: boolean, model: SectionModel): number[] {
+  if (model.flow.kind !== 'coupled') return [...SHEET_REYNOLDS, ...POLAR_REYNOLDS];
+  return slow ? [...SLOW_REYNOLDS, ...POLAR_REYNOLDS] : POLAR_REYNOLDS;
+}
+
+/** What a section of a design is computed from. @throws DomainError naming what is wrong with the shape */
+export function modelOf(section: Pick<Section, 'shape' | 'change'>, n?: number): SectionModel {
+  return sectionModel(section.shape, section.change ?? null, n);
+}
+
+/** One polar that an assessment will want. */
+export interface PolarTask {
+  key: string;
+  section: Pick<Section, 'shape' | 'change'>;
+  reynolds: number;
+}
+
+/**
+ * The polars of a design that are not in memory: to be computed elsewhere first, side by side. A section that
+ * cannot be drawn has none.
+ */
+export function missingPolars(design: Design): PolarTask[] {
+  const out = new Map<string, PolarTask>(),
+    slow = fliesSlow(design);
+  for (const { shape, change } of design.sections) {
+    let model: SectionModel;
+    try {
+      model = modelOf({ shape, change }, TABLE_POINTS);
+    } catch {
+      continue;
+    }
+    if (model.flow.kind !== 'coupled') continue;
+    for (const reynolds of reynoldsFor(slow, model)) {
+      const key = flowKey(model, reynolds);
+      if (key && !recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
+    }
+  }
+  return [...out.values()];
+}
+
+/** Computes one of them. @throws DomainError */
+export function computePolar(task: PolarTask): Polar {
+  return flowPolar(modelOf(task.section, TABLE_POINTS), task.reynolds);
+}
+
+/** By section id. */
+export interface Sections {
+  readonly contours: ReadonlyMap<string, Contour>;
+  readonly facts: ReadonlyMap<string, ContourFacts>;
+  readonly polars: ReadonlyMap<string, PolarSet>;
+}
+
+export const sections = step({
+  id: 'sections',
+  scope: 'all',
+  needs: {},
+  keeps: 24,
+  slice: ({ design }) => ({
+    sections: design.sections.map(({ id, shape, change }) => ({ id, shape, change })),
+    slow: fliesSlow(design),
+  }),
+  run: (_, slice, _causes, keep): Sections => {
+    const contours = new Map<string, Contour>(),
+      facts = new Map<string, ContourFacts>(),
+      polars = new Map<string, PolarSet>();
+    for (const s of slice.sections) {
+      const inputs = [s.shape, s.change ?? null];
+      const model = keep('contour', inputs, () => modelOf(s, TABLE_POINTS));
+      contours.set(s.id, model.outline);
+      facts.set(
+        s.id,
+        keep('facts', inputs, () => contourFacts(model.outline)),
+      );
+      const wanted = reynoldsFor(slice.slow, model);
+      const set = keep('polars', [inputs, wanted], () => modelPolars(model, wanted));
+      if (set.polars.length === 0)
+        throw new DomainError('no-flow', 'no flow about a section could be found; look at its outline', {
+          section: s.id,
+        });
+      polars.set(s.id, set);
+    }
+    return { contours, facts, polars };
+  },
+});

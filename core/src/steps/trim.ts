@@ -1,0 +1,78 @@
+/** Elevator at the work speed, and the Reynolds numbers that the wing meets. */
+import { G0 } from '../air';
+import { thrustMoment } from '../layout';
+import { solveTrim, type TrimState } from '../surface';
+import { air } from './air';
+import { balance } from './balance';
+import { airframe } from './drag';
+import { work } from './lap';
+import { VLM } from './lattice';
+import { quantitiesOf } from './quantity';
+import { shape } from './shape';
+import { aero } from './stability';
+import { NOTHING, step } from './step';
+
+/** With the thrust that holds the speed turning it about its CG. */
+export const trim = step({
+  id: 'trim',
+  scope: 'state',
+  needs: { air, shape, aero, balance, airframe, work },
+  slice: ({ design: { power } }) => ({
+    unpowered: power.unpowered ?? false,
+    x: power.propeller.x,
+    z: power.propeller.z,
+    downThrust: power.propeller.downThrust,
+  }),
+  run: ({ air, shape, aero, balance: { state }, airframe, work }, propeller): TrimState => {
+    const { area, mac } = shape.wing,
+      q = 0.5 * air.density * work.speed ** 2;
+    const pulls = !propeller.unpowered && work.held !== 'on rotors',
+      pull = pulls ? airframe.drag(work.speed) : 0;
+    const moment = thrustMoment({ power: { propeller } }, pull, q, area, mac, { x: state.x, z: state.z });
+    return solveTrim(aero, (state.mass * G0) / (q * area), state.x, moment.cm);
+  },
+});
+
+export const reynolds = step({
+  id: 'Reynolds numbers',
+  scope: 'state',
+  needs: { air, shape, airframe, work },
+  slice: NOTHING,
+  run: ({ air, shape, airframe, work }) => {
+    const nu = air.viscosity / air.density;
+    return { stall: (airframe.stall * shape.wing.mac) / nu, work: (work.speed * shape.wing.mac) / nu };
+  },
+});
+
+const ON_CHORD = 'Definition, on the mean chord';
+
+export const TRIM = {
+  ...quantitiesOf(trim, {
+    trimElevator: {
+      name: 'Elevator to trim at lap speed',
+      kind: 'angle',
+      station: 'balance',
+      formula: 'Cm about {cgX} = 0, thrust line included',
+      method: VLM,
+      read: (r) => r.elevator,
+    },
+  }),
+  ...quantitiesOf(reynolds, {
+    reynoldsStall: {
+      name: 'Reynolds number at the stall',
+      kind: 'reynolds',
+      station: 'sections',
+      formula: '{airDensity} · {stallSpeed} · {meanChord} / viscosity',
+      method: ON_CHORD,
+      read: (r) => r.stall,
+    },
+    reynoldsLap: {
+      name: 'Reynolds number on the lap',
+      kind: 'reynolds',
+      station: 'sections',
+      formula: '{airDensity} · {lapSpeed} · {meanChord} / viscosity',
+      method: ON_CHORD,
+      read: (r) => r.work,
+    },
+  }),
+};
