@@ -14,83 +14,28 @@ import { drawnCurves } from './curves';
 import { findingsOf } from './findings';
 import { keyOf, type Ledger, type LedgerEntry } from './ledger';
 import { Run } from './run';
-import {
-  compileMissions,
-  heldSteps,
-  scoreLoadings,
-  scoreReaches,
-  type CompiledMission,
-  type HeldSteps,
-  type ScoreResult,
-} from './scoring';
+import { compileMissions, scoreLoadings, type CompiledMission, type ScoreResult } from './scoring';
 import { stripChances } from './stripChance';
-import { differentiate, spreadOf, type Cause } from './uncertainty';
-import { cellsOf, curveCellsOf, valuesOf, type Cell, type Values } from './values';
+import { Spreads } from './spreads';
+import { cellsOf, valuesOf, type Cell, type Values } from './values';
 
 /** The steps of a document at what was learnt. */
 export function runOf(source: Source, calibration: Calibration, cache: StepCache): Run {
   return new Run(source, causesAt(calibration.mean), cache);
 }
 
-/** What every run of one assessment shares. */
+/** What an assessment is made of before uncertainties. */
 interface Task {
   run: Run;
-  cal: Calibration;
   cells: Cell[];
   values: Values;
-  held: HeldSteps;
   missions: CompiledMission[];
 }
 
 function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task {
   const run = runOf({ brief, design }, cal, cache),
-    cells = cellsOf(run),
-    values = valuesOf(run, cells),
-    missions = compileMissions(brief);
-  return { run, cal, cells, values, missions, held: heldSteps(brief, design, values, missions) };
-}
-
-/** The causes of spread of one task; unrounded laps, steps of the score held. */
-function causeOf({ run, cal, cells, values, held, missions }: Task): Cause {
-  const { brief, design } = run.source;
-  return {
-    run,
-    cal,
-    cells,
-    curves: curveCellsOf(run),
-    score: (changed, cause) =>
-      scoreReaches(missions, cause)
-        ? scoreLoadings(brief, design, { ...values, ...changed }, { held, missions }).values
-        : {},
-  };
-}
-
-/** What bears on a number when it is differentiated. */
-const differenced = (key: string): string => key.replace(/^laps@/, 'lapsExact@');
-
-/** Gradient of ledger values with respect to the calibration factors, for refining. Keys `quantity@state`. */
-export function sensitivities(
-  brief: Brief,
-  design: Design,
-  calibration: Calibration,
-  cache: StepCache = new StepCache(),
-): {
-  values: Values;
-  gradient: Record<string, number[]>;
-  /** variance that no factor stands for: items, site, methods */ beyond: (key: string) => number;
-} {
-  const task = prepareTask(brief, design, calibration, cache),
-    cause = causeOf(task),
-    J = differentiate(cause);
-  const { values, held, missions } = task;
-  return {
-    values: { ...values, ...scoreLoadings(brief, design, values, { held, missions }).values },
-    gradient: Object.fromEntries(Object.entries(J.factors).map(([k, rows]) => [k, rows[0]])),
-    beyond: (key) => {
-      const s = spreadOf(cause, J, key);
-      return s.sigma ** 2 * s.inputShares.reduce((sum, x) => sum + x, 0);
-    },
-  };
+    cells = cellsOf(run);
+  return { run, cells, values: valuesOf(run, cells), missions: compileMissions(brief) };
 }
 
 /** The best score names its state. */
@@ -195,8 +140,7 @@ export function assess(
     return noEntry(stoppedBy(e, design));
   }
   const score = scoreLoadings(brief, design, task.values, { missions: task.missions });
-  const cause = causeOf(task),
-    J = differentiate(cause);
+  const spreads = new Spreads(task, calibration);
   const entries: LedgerEntry[] = [];
   let bad: string | null = null;
   for (const { key, ...told } of toldBy(task, score)) {
@@ -205,7 +149,7 @@ export function assess(
       bad ??= `${def.name} does not come to a number`;
       continue;
     }
-    const { sigma, shares, inputShares } = spreadOf(cause, J, differenced(key)),
+    const { sigma, shares, inputShares } = spreads.of(key, told.state),
       found = Number.isFinite(sigma);
     entries.push({
       ...told,
@@ -220,14 +164,7 @@ export function assess(
     });
   }
   entries.push(...stripChances(brief, design, entries));
-  const curves = drawnCurves(task.run, (c, key) =>
-    J.factors[key]
-      ? c.y.map((y, i) => {
-          const s = spreadOf(cause, J, key, i).sigma;
-          return Number.isFinite(s) ? s : Math.abs(y);
-        })
-      : null,
-  );
+  const curves = drawnCurves(task.run, (c, state, y) => spreads.along(c, state, y));
   const stopped = bad && `${bad}; check the sizes that were entered last.`;
   const ledger: Ledger = { entries, curves, findings: [], stopped };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };

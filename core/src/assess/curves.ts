@@ -1,8 +1,7 @@
 /** The ledger's curves: same run, same numbers, each on an axis of its own. */
-import { sections } from '../steps';
+import { CURVES, sections, type ReadCurve } from '../steps';
 import type { LedgerCurve } from './ledger';
 import type { Run } from './run';
-import { curveCellsOf } from './values';
 
 /** A curve less the points outside its range (speeds below the stall). */
 function withoutGaps(c: LedgerCurve): LedgerCurve {
@@ -33,17 +32,19 @@ function sectionCurves(run: Run): LedgerCurve[] {
   );
 }
 
-/** @param sigmaOf standard uncertainty along a curve, before its gaps are taken out; null where none is known */
-export function drawnCurves(
-  run: Run,
-  sigmaOf: (c: LedgerCurve, key: string) => readonly number[] | null = () => null,
-): LedgerCurve[] {
-  const drawn = curveCellsOf(run).flatMap(({ key, curve, state }) => {
-    const points = curve.read(run.of(curve.step, state));
-    if (!points) return [];
-    const { id, xKind, yKind } = curve,
-      bare: LedgerCurve = { id, state, xKind, yKind, ...points, sigma: null };
-    return [withoutGaps({ ...bare, sigma: sigmaOf(bare, key) })];
-  });
+/** Standard uncertainty along a curve, before its gaps are taken out; null where none is known. */
+export type CurveSpread = (curve: ReadCurve, state: string, y: readonly number[]) => readonly number[] | null;
+
+export function drawnCurves(run: Run, sigmaOf: CurveSpread = () => null): LedgerCurve[] {
+  const states = run.source.design.loadings.map((l) => l.id);
+  const drawn = CURVES.flatMap((curve) =>
+    (curve.step.scope === 'all' ? ['all'] : states).flatMap((state) => {
+      const points = curve.read(run.of(curve.step, state));
+      if (!points) return [];
+      const { id, xKind, yKind } = curve,
+        sigma = sigmaOf(curve, state, points.y);
+      return [withoutGaps({ id, state, xKind, yKind, ...points, sigma })];
+    }),
+  );
   return [...drawn, ...sectionCurves(run)];
 }

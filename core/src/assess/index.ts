@@ -1,6 +1,8 @@
 export { INPUTS, INPUT_IDS } from '../steps';
 export type { InputId } from '../steps';
-export { assess, assessQuickly, runOf, sensitivities } from './assess';
+export { assess, assessQuickly, runOf } from './assess';
+export { sensitivities } from './sensitivities';
+export type { Sensitivities } from './sensitivities';
 export { evaluate } from './evaluate';
 export { PLAN } from './plan';
 export { Run } from './run';

@@ -32,11 +32,10 @@ import {
   limits,
   loadFactors,
   margin,
+  momentHeight,
   moments,
   noThrust,
   planned,
-  READ,
-  READ_IDS,
   reference,
   reynolds,
   rubberBatch,
@@ -57,13 +56,14 @@ import {
   sweeps,
   tableNodes,
   takeOff,
+  thrustCharts,
   thruster,
+  thrustNodes,
   trim,
   trust,
   unlearnt,
   weathercock,
   work,
-  type ReadId,
   type Step,
 } from '../steps';
 
@@ -83,6 +83,7 @@ export const PLAN: readonly Step[] = [
   lattice,
   coupled,
   bodies,
+  momentHeight,
   moments,
   lateral,
   slope,
@@ -98,6 +99,7 @@ export const PLAN: readonly Step[] = [
   noThrust,
   speeds,
   trust,
+  thrustNodes,
   tableNodes,
   // lift and drag
   sweeps,
@@ -114,6 +116,7 @@ export const PLAN: readonly Step[] = [
   still,
   fullThrust,
   lapThrust,
+  thrustCharts,
   energy,
   // flight
   takeOff,
@@ -135,9 +138,3 @@ export const PLAN: readonly Step[] = [
   sparLoad,
   loadFactors,
 ];
-
-/** Quantities of the whole design, and of every state, in the plan's order. */
-const inOrder = (scope: 'all' | 'loading'): readonly ReadId[] =>
-  PLAN.flatMap((s) => READ_IDS.filter((id) => READ[id].step === s && READ[id].scope === scope));
-export const OF_DESIGN = inOrder('all');
-export const OF_STATES = inOrder('loading');

@@ -69,7 +69,7 @@ export class Run {
   }
 
   /** What a step's result depends on. */
-  private keyOf(step: Step, state: string): string {
+  keyOf(step: Step, state: string): string {
     if (this.sharedWithBase(step)) return this.base!.keyOf(step, state);
     const at = step.scope === 'all' ? ONCE : state;
     let known = this.keys.get(step);

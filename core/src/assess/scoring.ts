@@ -2,7 +2,7 @@
 import { hovers, type Brief, type Design } from '../design';
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
-import { QUANTITIES, READ, READ_IDS, refText, type CauseId } from '../steps';
+import { QUANTITIES, refText } from '../steps';
 import type { Values } from './values';
 
 const CONSTANTS: Record<string, KindName | null> = { window: 'time', timedLaps: null };
@@ -61,18 +61,18 @@ export function namesIn(missions: readonly CompiledMission[]): ReadonlySet<strin
   return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
 }
 
-/** Whether a score may move with a cause at all. */
-export function scoreReaches(missions: readonly CompiledMission[], cause: CauseId): boolean {
-  return READ_IDS.some((id) => namesIn(missions).has(id) && READ[id].step.reach.has(cause));
-}
-
 /** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
 export interface HeldSteps {
   problems: Readonly<Record<string, string[]>>;
   best: string;
 }
 
-export function heldSteps(brief: Brief, design: Design, v: Values, missions: CompiledMission[]): HeldSteps {
+export function heldSteps(
+  brief: Brief,
+  design: Design,
+  v: Values,
+  missions: readonly CompiledMission[],
+): HeldSteps {
   const score = scoreLoadings(brief, design, v, { missions }).values;
   return {
     problems: Object.fromEntries(design.loadings.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
@@ -118,7 +118,7 @@ export function scoreLoadings(
   brief: Brief,
   design: Design,
   v: Values,
-  options: { rivals?: Rivals; held?: HeldSteps; missions?: CompiledMission[] } = {},
+  options: { rivals?: Rivals; held?: HeldSteps; missions?: readonly CompiledMission[] } = {},
 ): ScoreResult {
   const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
   const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };

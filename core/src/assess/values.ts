@@ -1,24 +1,48 @@
-/** Numbers and curves of a run by their written references. */
-import { CURVES, READ, type CauseId, type ReadCurve, type ReadId } from '../steps';
-import { OF_DESIGN, OF_STATES } from './plan';
+/** Numbers and curves of a run. What is read off a step comes in one order: its quantities, then its curves' points. */
+import { CURVES, READ, READ_IDS, type ReadCurve, type ReadId, type Step } from '../steps';
+import { PLAN } from './plan';
 import type { Run } from './run';
 
 /** By written reference. */
 export type Values = Record<string, number>;
 
+/** What is read off one step. */
+export interface Reading {
+  readonly step: Step;
+  readonly ids: readonly ReadId[];
+  readonly curves: readonly ReadCurve[];
+}
+
+/** Every step that something is read off, in the plan's order. */
+export const READINGS: readonly Reading[] = PLAN.map((step) => ({
+  step,
+  ids: READ_IDS.filter((id) => READ[id].step === step),
+  curves: CURVES.filter((c) => c.step === step),
+})).filter((r) => r.ids.length + r.curves.length > 0);
+
+const OF_STEP = new Map(READINGS.map((r) => [r.step, r]));
+
+/** Numbers of one result in that order; undefined where the aircraft or state has none. */
+export function readAll(step: Step, result: unknown): (number | undefined)[] {
+  const { ids, curves } = OF_STEP.get(step)!;
+  return [...ids.map((id) => READ[id].read(result)), ...curves.flatMap((c) => c.read(result)?.y ?? [])];
+}
+
 export interface Cell {
   readonly key: string;
   readonly id: ReadId;
   /** id of a state, or 'all' */ readonly state: string;
+  /** place among what is read off its step */ readonly at: number;
 }
 
-/** Every number that the steps may give, whether they do or not. */
+/** Every number that the steps may give, whether they do or not: of the whole design, then state by state. */
 export function cellsOf(run: Run): Cell[] {
-  const cell = (id: ReadId, state: string): Cell => ({ key: `${id}@${state}`, id, state });
-  return [
-    ...OF_DESIGN.map((id) => cell(id, 'all')),
-    ...run.source.design.loadings.flatMap((l) => OF_STATES.map((id) => cell(id, l.id))),
-  ];
+  const all = READINGS.flatMap(({ ids }) => ids.map((id, at) => ({ id, at })));
+  const cells = (scope: 'all' | 'loading', state: string) =>
+    all.flatMap(({ id, at }): Cell[] =>
+      READ[id].scope === scope ? [{ key: `${id}@${state}`, id, state, at }] : [],
+    );
+  return [...cells('all', 'all'), ...run.source.design.loadings.flatMap((l) => cells('loading', l.id))];
 }
 
 /** One of them; undefined where this aircraft or state has no such number. */
@@ -27,27 +51,10 @@ export function readCell(run: Run, { id, state }: Pick<Cell, 'id' | 'state'>): n
   return q.read(run.of(q.step, state));
 }
 
-export interface CurveCell {
-  readonly key: string;
-  readonly curve: ReadCurve;
-  readonly state: string;
-}
-
-export function curveCellsOf(run: Run): CurveCell[] {
-  return CURVES.flatMap((curve) =>
-    (curve.step.scope === 'all' ? ['all'] : run.source.design.loadings.map((l) => l.id)).map((state) => ({
-      key: `${curve.id}@${state}`,
-      curve,
-      state,
-    })),
-  );
-}
-
-/** All numbers of a run; those downstream of a cause alone where one is named. */
-export function valuesOf(run: Run, cells: readonly Cell[], downstreamOf?: CauseId): Values {
+/** Numbers of a run by written reference. */
+export function valuesOf(run: Run, cells: readonly Cell[]): Values {
   const out: Values = {};
   for (const c of cells) {
-    if (downstreamOf && !READ[c.id].step.reach.has(downstreamOf)) continue;
     const value = readCell(run, c);
     if (value !== undefined) out[c.key] = value;
   }

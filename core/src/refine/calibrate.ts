@@ -15,7 +15,7 @@ import {
   type Measurement,
   type TestBody,
 } from '../design';
-import { sensitivities, StepCache } from '../assess';
+import { sensitivities, StepCache, type Sensitivities } from '../assess';
 import { updateLinear } from '../numeric';
 import { weighedDesign } from '../mass';
 import { designOfTheDay } from '../trial';
@@ -91,6 +91,11 @@ export function observedOf(doc: Pick<DesignDocument, 'brief' | 'design'>, body: 
   ].filter((o) => o.measurements.length > 0);
 }
 
+/** Whether any factor moves a number that this design has. */
+function hasSlope(s: Sensitivities, key: string): boolean {
+  return s.value(key) !== undefined && s.gradient(key).some((g) => Math.abs(g) > 1e-12);
+}
+
 /**
  * @param prior the calibration before these measurements (prior means at the start)
  * @param observed groups of measurements, one per version and day
@@ -109,7 +114,7 @@ export function calibrate(
       .filter((m) => !m.setAside)
       .flatMap((m) => {
         const keys = [`${m.quantity}@${m.state}`, `${m.quantity}@all`];
-        const key = keys.find((k) => first[group].gradient[k]?.some((g) => Math.abs(g) > 1e-12));
+        const key = keys.find((k) => hasSlope(first[group], k));
         if (!key) {
           unused.push(m.quantity);
           return [];
@@ -131,11 +136,11 @@ export function calibrate(
   let lin = first;
   let posterior = { mean: [...prior.mean], covariance: prior.covariance };
   for (let k = 0; k < ROUNDS; k++) {
-    const J = rows.map((r) => lin[r.group].gradient[r.key]);
+    const J = rows.map((r) => lin[r.group].gradient(r.key));
     // residual of the linear model about `at`, carried back to the prior mean
     const residual = rows.map(
       (r, i) =>
-        r.m.value - lin[r.group].values[r.key] + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0),
+        r.m.value - lin[r.group].value(r.key)! + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0),
     );
     posterior = updateLinear(prior.mean, prior.covariance, J, residual, sigma);
     at = posterior.mean.map((x, j) => Math.max(0.3 * FACTORS[j].mean, x));
@@ -147,7 +152,7 @@ export function calibrate(
     calibration,
     unused: [...new Set(unused)],
     rows: rows.map((r, i) => {
-      const g = first[r.group].gradient[r.key];
+      const g = first[r.group].gradient(r.key);
       const spread = Math.sqrt(
         sigma[i] ** 2 +
           g.reduce(
@@ -155,7 +160,7 @@ export function calibrate(
             0,
           ),
       );
-      const before = first[r.group].values[r.key];
+      const before = first[r.group].value(r.key)!;
       const surprise = (r.m.value - before) / spread;
       return {
         quantity: r.m.quantity,
@@ -163,7 +168,7 @@ export function calibrate(
         measured: r.m.value,
         sigma: r.m.sigma,
         before,
-        after: lin[r.group].values[r.key],
+        after: lin[r.group].value(r.key)!,
         surprise,
         outlier: Math.abs(surprise) > OUTLIER_SIGMAS,
       };

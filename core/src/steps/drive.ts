@@ -12,7 +12,7 @@ import {
 } from '../power';
 import { air } from './air';
 import { curvesOf, quantitiesOf } from './quantity';
-import { driveParts, lifter, speeds, thruster } from './speeds';
+import { driveParts, lifter, speeds, thruster, thrustNodes } from './speeds';
 import { NOTHING, step } from './step';
 
 const MOTOR =
@@ -78,30 +78,40 @@ const overSpeeds = (drive: Drive | null, throttle: number, nodes: readonly numbe
   drive && { speeds: nodes, thrust: nodes.map((s) => operate(drive, throttle, s).thrust) };
 
 export interface ThrustResult {
-  readonly curve: ThrustCurve | null;
-  /** speeds that charts are drawn over */ readonly chart: readonly number[];
+  /** null without a drive */ readonly curve: ThrustCurve | null;
 }
 
 export const fullThrust = step({
   id: 'full thrust',
   scope: 'all',
-  needs: { drives, speeds },
+  needs: { drives, thrustNodes },
   slice: NOTHING,
-  run: ({ drives, speeds }): ThrustResult => ({
-    curve: overSpeeds(drives.cruise, 1, speeds.thrust),
-    chart: speeds.curve,
-  }),
+  run: ({ drives, thrustNodes }): ThrustResult => ({ curve: overSpeeds(drives.cruise, 1, thrustNodes.at) }),
 });
 
 export const lapThrust = step({
   id: 'lap thrust',
   scope: 'all',
-  needs: { drives, speeds },
+  needs: { drives, thrustNodes },
   slice: ({ design }) => ({ throttle: design.flight.lapThrottle }),
-  run: ({ drives, speeds }, { throttle }): ThrustResult => ({
-    curve: overSpeeds(drives.cruise, throttle, speeds.thrust),
-    chart: speeds.curve,
+  run: ({ drives, thrustNodes }, { throttle }): ThrustResult => ({
+    curve: overSpeeds(drives.cruise, throttle, thrustNodes.at),
   }),
+});
+
+type Chart = { x: readonly number[]; y: readonly number[] } | null;
+
+/** As they are drawn. */
+export const thrustCharts = step({
+  id: 'thrust charts',
+  scope: 'all',
+  needs: { fullThrust, lapThrust, speeds },
+  slice: NOTHING,
+  run: ({ fullThrust, lapThrust, speeds }): { full: Chart; lap: Chart } => {
+    const drawn = ({ curve }: ThrustResult): Chart =>
+      curve && { x: speeds.curve, y: speeds.curve.map(thrustAt(curve)) };
+    return { full: drawn(fullThrust), lap: drawn(lapThrust) };
+  },
 });
 
 export interface Energy {
@@ -204,10 +214,8 @@ export const DRIVE = {
   }),
 };
 
-const drawn = ({ curve, chart }: ThrustResult) => curve && { x: chart, y: chart.map(thrustAt(curve)) };
-
-export const DRIVE_CURVES = [
-  ...curvesOf(fullThrust, { thrust: { xKind: 'speed', yKind: 'force', read: drawn } }),
-  ...curvesOf(lapThrust, { lapThrust: { xKind: 'speed', yKind: 'force', read: drawn } }),
-];
+export const DRIVE_CURVES = curvesOf(thrustCharts, {
+  thrust: { xKind: 'speed', yKind: 'force', read: (r) => r.full },
+  lapThrust: { xKind: 'speed', yKind: 'force', read: (r) => r.lap },
+});
 export { MOTOR };

@@ -6,11 +6,11 @@ export type { CauseId, Causes, InputId, PlaceId } from './causes';
 export { climb } from './climb';
 export { actingOnDrag, airframe, dragTable, glide, reference, spanwise } from './drag';
 export type { Airframe } from './drag';
-export { drives, energy, fullThrust, lapThrust, still, thrustAt } from './drive';
+export { drives, energy, fullThrust, lapThrust, still, thrustAt, thrustCharts } from './drive';
 export type { Drives, Energy, ThrustCurve } from './drive';
 export { hover, lasting } from './hover';
 export { laps, lapPower, work } from './lap';
-export { bodies, coupled, lateral, lattice, moments, slope } from './lattice';
+export { bodies, coupled, lateral, lattice, momentHeight, moments, slope } from './lattice';
 export { lift, stallAngles, stallOrder, sweeps } from './lift';
 export type { Lift, Sweeps } from './lift';
 export { CURVES, inputsOf, isQuantity, QUANTITIES, quantityDef, READ, READ_IDS } from './quantities';
@@ -35,6 +35,7 @@ export {
   speeds,
   tableNodes,
   thruster,
+  thrustNodes,
   trust,
 } from './speeds';
 export { aero, latticeAero, latticeFree, limits, margin, weathercock } from './stability';

@@ -47,13 +47,23 @@ export const bodies = step({
   run: ({ lattice }, design): BodySlopes => bodySlopes(design, lattice),
 });
 
+/** Height of the CG that moments are taken about. */
+export const momentHeight = step({
+  id: 'moment height',
+  scope: 'all',
+  needs: { heaviest },
+  byContent: true,
+  slice: NOTHING,
+  run: ({ heaviest }): { z: number } => ({ z: heaviest.z }),
+});
+
 /** Pitching moments of the surfaces about the height of the heaviest state's CG. */
 export const moments = step({
   id: 'moments',
   scope: 'all',
-  needs: { lattice, heaviest },
+  needs: { lattice, momentHeight },
   slice: NOTHING,
-  run: ({ lattice, heaviest }): NearMoments => nearMoments(lattice, heaviest.z),
+  run: ({ lattice, momentHeight }): NearMoments => nearMoments(lattice, momentHeight.z),
 });
 
 export interface Lateral {

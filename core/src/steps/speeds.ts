@@ -72,9 +72,20 @@ export const speeds = step({
   id: 'speeds',
   scope: 'all',
   needs: { asked, heaviest, shape, noThrust },
+  byContent: true,
   slice: NOTHING,
   run: ({ asked, heaviest, shape, noThrust }): SpeedScale =>
     speedScale(Math.sqrt((2 * heaviest.mass * G0) / (shape.wing.area * asked.density * 0.6)), noThrust.speed),
+});
+
+/** Speeds at which thrust is computed [m/s]. */
+export const thrustNodes = step({
+  id: 'thrust nodes',
+  scope: 'all',
+  needs: { speeds },
+  byContent: true,
+  slice: NOTHING,
+  run: ({ speeds }): { at: readonly number[] } => ({ at: speeds.thrust }),
 });
 
 export interface TableNodes {
@@ -99,6 +110,7 @@ export const tableNodes = step({
 export const trust = step({
   id: 'section trust',
   scope: 'all',
+  byContent: true,
   needs: { asked, sections, speeds },
   slice: ({ design }) => ({ surfaces: design.surfaces }),
   run: ({ asked, sections, speeds }, design): SectionTrust =>

@@ -1,0 +1,95 @@
+/**
+ * Spreads of a document's numbers, scores and curves. A score moves through the numbers that its formulas name, unrounded
+ * laps among them, with what is a step held: which states can be flown and which is best.
+ */
+import type { Calibration } from '../design';
+import { READ, READ_IDS, type CauseId, type ReadCurve, type ReadId } from '../steps';
+import type { Run } from './run';
+import { heldSteps, namesIn, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
+import { Slopes, type Sides, type Slope, type Spread } from './uncertainty';
+import { readCell, READINGS, type Cell, type Values } from './values';
+
+interface Task {
+  run: Run;
+  cells: readonly Cell[];
+  values: Values;
+  missions: readonly CompiledMission[];
+}
+
+/** What bears on a number when it is differentiated. */
+const differenced = (key: string): string => key.replace(/^laps@/, 'lapsExact@');
+
+export class Spreads {
+  readonly slopes: Slopes;
+  private readonly cellAt: ReadonlyMap<string, Cell>;
+  private readonly named: readonly ReadId[];
+  private scored: { keys: readonly string[]; sides: readonly Sides[] } | null = null;
+
+  constructor(
+    private readonly task: Task,
+    cal: Calibration,
+  ) {
+    this.slopes = new Slopes(task.run, cal);
+    this.cellAt = new Map(task.cells.map((c) => [c.key, c]));
+    const names = namesIn(task.missions);
+    this.named = READ_IDS.filter((id) => names.has(id));
+  }
+
+  /** Slope of a number by its written reference. @param state id of its state, or 'all' */
+  slope(key: string, state: string): Slope {
+    const cell = this.cellAt.get(differenced(key));
+    if (cell) return this.slopes.slopeOf(this.slopes.of(READ[cell.id].step, cell.state), cell.at, state);
+    const { keys, sides } = this.scores();
+    return this.slopes.slopeOf(sides, keys.indexOf(key), state);
+  }
+
+  of(key: string, state: string): Spread {
+    return this.slopes.spreadOf(this.slope(key, state), state, key.startsWith('payloadMass@'));
+  }
+
+  /** Standard uncertainty of every point; null where no factor reaches it. A spread that cannot be found is as large as the value. */
+  along(curve: ReadCurve, state: string, y: readonly number[]): number[] | null {
+    const sides = this.slopes.of(curve.step, state);
+    if (sides.length === 0) return null;
+    const { ids, curves } = READINGS.find((r) => r.step === curve.step)!;
+    const before = curves.slice(0, curves.indexOf(curve)),
+      result = this.task.run.of(curve.step, state),
+      first = before.reduce((n, c) => n + (c.read(result)?.y.length ?? 0), ids.length);
+    return y.map((v, i) => {
+      const { sigma } = this.slopes.spreadOf(this.slopes.slopeOf(sides, first + i, state), state);
+      return Number.isFinite(sigma) ? sigma : Math.abs(v);
+    });
+  }
+
+  /** Scores on both sides of every cause that reaches what the formulas name. */
+  private scores(): { keys: readonly string[]; sides: readonly Sides[] } {
+    if (this.scored) return this.scored;
+    const { run, values, missions } = this.task,
+      { brief, design } = run.source,
+      held = heldSteps(brief, design, values, missions);
+    const keys = Object.keys(scoreLoadings(brief, design, values, { held, missions }).values);
+    const sides = [...this.slopes.causes]
+      .filter((c) => this.named.some((id) => READ[id].step.reach.has(c)))
+      .map((cause): Sides => {
+        const { up, down } = this.slopes.sidesOf(cause);
+        const at = (side: Run) => {
+          const v = this.scoreOn(side, cause, held);
+          return keys.map((k) => v[k]);
+        };
+        return { cause, up: at(up), down: at(down) };
+      });
+    return (this.scored = { keys, sides });
+  }
+
+  /** Scores with one cause moved. */
+  private scoreOn(side: Run, cause: CauseId, held: HeldSteps): Values {
+    const { values, cells, missions, run } = this.task,
+      moved = { ...values };
+    for (const c of cells) {
+      if (!this.named.includes(c.id) || !READ[c.id].step.reach.has(cause)) continue;
+      const value = readCell(side, c);
+      if (value !== undefined) moved[c.key] = value;
+    }
+    return scoreLoadings(run.source.brief, run.source.design, moved, { held, missions }).values;
+  }
+}
