@@ -30,6 +30,7 @@ import {
   lift,
   lifter,
   limits,
+  lines,
   loadFactors,
   margin,
   momentHeight,
@@ -83,6 +84,7 @@ export const PLAN: readonly Step[] = [
   lattice,
   coupled,
   bodies,
+  lines,
   momentHeight,
   moments,
   lateral,
@@ -91,6 +93,7 @@ export const PLAN: readonly Step[] = [
   latticeFree,
   aero,
   limits,
+  lines,
   margin,
   weathercock,
   // blades, and the scale of speeds

@@ -10,7 +10,7 @@ export { drives, energy, fullThrust, lapThrust, still, thrustAt, thrustCharts } 
 export type { Drives, Energy, ThrustCurve } from './drive';
 export { hover, lasting } from './hover';
 export { laps, lapPower, work } from './lap';
-export { bodies, coupled, lateral, lattice, momentHeight, moments, slope } from './lattice';
+export { bodies, coupled, lateral, lattice, lines, momentHeight, moments, slope } from './lattice';
 export { lift, stallAngles, stallOrder, sweeps } from './lift';
 export type { Lift, Sweeps } from './lift';
 export { CURVES, inputsOf, isQuantity, QUANTITIES, quantityDef, READ, READ_IDS } from './quantities';

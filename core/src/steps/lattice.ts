@@ -3,11 +3,13 @@ import {
   bodySlopes,
   coupleStrips,
   derivativesOf,
+  momentLines,
   nearMoments,
   solveLattice,
   type BodySlopes,
   type CoupledStrips,
   type LatticeSolution,
+  type MomentLines,
   type NearMoments,
 } from '../surface';
 import { heaviest } from './balance';
@@ -57,13 +59,21 @@ export const momentHeight = step({
   run: ({ heaviest }): { z: number } => ({ z: heaviest.z }),
 });
 
+export const lines = step({
+  id: 'moments by height',
+  scope: 'all',
+  needs: { lattice },
+  slice: NOTHING,
+  run: ({ lattice }): MomentLines => momentLines(lattice),
+});
+
 /** Pitching moments of the surfaces about the height of the heaviest state's CG. */
 export const moments = step({
   id: 'moments',
   scope: 'all',
-  needs: { lattice, momentHeight },
+  needs: { lattice, lines, momentHeight },
   slice: NOTHING,
-  run: ({ lattice, momentHeight }): NearMoments => nearMoments(lattice, momentHeight.z),
+  run: ({ lattice, lines, momentHeight }): NearMoments => nearMoments(lattice, momentHeight.z, lines),
 });
 
 export interface Lateral {

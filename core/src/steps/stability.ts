@@ -1,8 +1,8 @@
 /** Neutral point, margins of every state, stiffness in yaw. */
-import { linearAero, type LinearAero } from '../surface';
+import { linearAero, nearMoments, type LinearAero } from '../surface';
 import { balance } from './balance';
 import { off } from './causes';
-import { bodies, lateral, lattice, moments, VLM } from './lattice';
+import { bodies, lateral, lattice, lines, moments, VLM } from './lattice';
 import { quantitiesOf } from './quantity';
 import { shape } from './shape';
 import { NOTHING, step } from './step';
@@ -20,9 +20,10 @@ export const latticeAero = step({
 export const latticeFree = step({
   id: 'lattice aerodynamics, free of masses',
   scope: 'all',
-  needs: { lattice, bodies },
+  needs: { lattice, bodies, lines },
   slice: NOTHING,
-  run: ({ lattice, bodies }): LinearAero => linearAero(lattice, bodies.pitch, 0),
+  run: ({ lattice, bodies, lines }): LinearAero =>
+    linearAero(lattice, bodies.pitch, 0, nearMoments(lattice, lattice.refZ, lines)),
 });
 
 /** With the neutral point where tests have it. */

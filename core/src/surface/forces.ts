@@ -71,7 +71,11 @@ export function strengths(
       }
     return g;
   };
-  const antisymmetric = mix(model.antisymmetric, anti as Record<string, number>, model.panels.length);
+  // the columns of a flow that nothing turns to either side are not asked for
+  const turns = Object.values(anti).some((w) => w !== 0);
+  const antisymmetric = turns
+    ? mix(model.antisymmetric, anti as Record<string, number>, model.panels.length)
+    : new Float64Array(model.panels.length);
   if (m.beta) {
     const turned = mix(model.turned, sym as Record<string, number>, model.panels.length);
     for (let i = 0; i < turned.length; i++) antisymmetric[i] += m.beta * turned[i];
@@ -101,7 +105,8 @@ export function forcesOf(sol: LatticeSolution, m: Motion, given = strengths(sol,
   const gs = given.symmetric,
     ga = given.antisymmetric;
   const ws = induced(model.symmetricWash, gs),
-    wa = induced(model.antisymmetricWash, ga);
+    // without a turn to either side nothing is induced by it
+    wa = ga.some((v) => v !== 0) ? induced(model.antisymmetricWash, ga) : [ga, ga, ga];
   const ca = Math.cos(m.alpha),
     sa = Math.sin(m.alpha),
     p = m.p ?? 0,

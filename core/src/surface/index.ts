@@ -23,6 +23,7 @@ export { allBodies, bodyFacts, bodyMomentSlope, bodySlopes, munkFactor } from '.
 export type { BodyFacts } from './bodyMoment';
 export {
   linearAero,
+  momentLines,
   nearMoments,
   momentAbout,
   solveTrim,
@@ -31,7 +32,7 @@ export {
   sectionLimits,
   surfaceDrag,
 } from './trim';
-export type { LinearAero, LiftLimit, NearMoments, TrimState } from './trim';
+export type { LinearAero, LiftLimit, MomentLines, NearMoments, TrimState } from './trim';
 export { sweepStall } from './stallSweep';
 export type { StallSweep, SurfaceStall, SweepCase } from './stallSweep';
 export { AILERON_RESERVE, leastWashout, tipSections } from './stallOrder';

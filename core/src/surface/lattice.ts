@@ -66,6 +66,15 @@ export interface LatticeSolution {
 const hinged = (p: Panel, mix: Mix): number =>
   p.hinge.reduce((s, h) => s + h.share * (mix.get(h.control) ?? 0), 0);
 
+/** Columns made when they are first asked for: numbers of level flight need none of the antisymmetric flow. */
+function whenAsked<K extends string>(make: Readonly<Record<K, () => Float64Array>>): Record<K, Float64Array> {
+  const known: Partial<Record<K, Float64Array>> = {},
+    out = {};
+  for (const k of Object.keys(make) as K[])
+    Object.defineProperty(out, k, { enumerable: true, get: () => (known[k] ??= make[k]()) });
+  return out as Record<K, Float64Array>;
+}
+
 /**
  * Solves the lattice of a design.
  * @param refine multiplies strips and rows (1 for work, 2 or 3 for convergence checks)
@@ -88,8 +97,10 @@ export function solveLattice(
   const wing = referencePlanform(design.surfaces);
   const refX = wing.macX + 0.25 * wing.mac;
   const sys = influences(panels, pairs, ground, grid.matched);
-  const solveSymmetric = solver(sys.symmetric, pairs),
-    solveAntisymmetric = solver(sys.antisymmetric, panels.length);
+  const solveSymmetric = solver(sys.symmetric, pairs);
+  let solves: ((wash: Float64Array) => Float64Array) | null = null;
+  const solveAntisymmetric = (wash: Float64Array) =>
+    (solves ??= solver(sys.antisymmetric, panels.length))(wash);
   const elevatorMix = symmetricMix(design.surfaces, 'elevator'),
     flapMix = symmetricMix(design.surfaces, 'flap');
   const aileronMix = antisymmetricMix(design.surfaces, 'aileron'),
@@ -118,22 +129,22 @@ export function solveLattice(
     solveSymmetric,
     solveAntisymmetric,
     symmetric,
-    turned: {
-      shape: turnedOf(symmetric.shape),
-      alpha: turnedOf(symmetric.alpha),
-      q: turnedOf(symmetric.q),
-      elevator: turnedOf(symmetric.elevator),
-      flap: turnedOf(symmetric.flap),
-      droop: turnedOf(symmetric.droop),
-    },
-    antisymmetric: {
-      beta: anti((p) => -p.ny),
-      p: anti((p) => p.yc * p.nz - p.zc * p.ny),
-      r: anti((p) => (p.xc - refX) * p.ny - p.yc * p.slope),
-      aileron: anti((p) => -hinged(p, aileronMix)),
+    turned: whenAsked({
+      shape: () => turnedOf(symmetric.shape),
+      alpha: () => turnedOf(symmetric.alpha),
+      q: () => turnedOf(symmetric.q),
+      elevator: () => turnedOf(symmetric.elevator),
+      flap: () => turnedOf(symmetric.flap),
+      droop: () => turnedOf(symmetric.droop),
+    }),
+    antisymmetric: whenAsked({
+      beta: () => anti((p) => -p.ny),
+      p: () => anti((p) => p.yc * p.nz - p.zc * p.ny),
+      r: () => anti((p) => (p.xc - refX) * p.ny - p.yc * p.slope),
+      aileron: () => anti((p) => -hinged(p, aileronMix)),
       // nose right: more load on the right half of a V that opens upward, and towards the left on a fin
-      rudder: anti((p) => (p.ny > 0 ? -1 : 1) * hinged(p, rudderMix)),
-    },
+      rudder: () => anti((p) => (p.ny > 0 ? -1 : 1) * hinged(p, rudderMix)),
+    }),
   };
   const sums = (['shape', 'alpha', 'elevator'] as const).map((k) => {
     const g = symmetric[k];

@@ -3,7 +3,7 @@
  * Trim: CL and Cm about the CG by two linear equations in angle of attack and elevator.
  */
 import { profileDrag, sectionClMax, type PolarSet } from '../section';
-import { forcesOf } from './forces';
+import { forcesOf, type Forces } from './forces';
 import { inducedDrag, stripStrengths, type LatticeSolution } from './lattice';
 
 /** Pitching moment of the surfaces alone about (refX, z): without angle and elevator, per rad of each. */
@@ -20,18 +20,30 @@ const USUAL_LIFT = 0.5;
  * Moments by the near-field forces, linear about the usual lift. Every neutral point, trim and derivative comes from these:
  * moments of lift alone leave out what dihedral, sweep and height make of the pull along the chord (up to 0.015 of the chord).
  * @param z height of the moment point: that of the CG [m]
+ * @param lines of the same lattice, where they are at hand
  */
-export function nearMoments(sol: LatticeSolution, z: number): NearMoments {
+export function nearMoments(sol: LatticeSolution, z: number, lines = momentLines(sol)): NearMoments {
+  const at = (k: keyof NearMoments) => lines.level[k] + z * lines.height[k];
+  return { zero: at('zero'), alpha: at('alpha'), elevator: at('elevator') };
+}
+
+/** Moments about the height z = 0, and what a metre more takes: a force along x has its arm there. */
+export interface MomentLines {
+  level: NearMoments;
+  /** [1/m] */ height: NearMoments;
+}
+
+export function momentLines(sol: LatticeSolution): MomentLines {
   const c = sol.coefficients,
     at = (USUAL_LIFT - c.cl0) / c.clAlpha,
     H = 1e-3;
-  const cm = (alpha: number, elevator: number) => forcesOf(sol, { alpha, elevator, x: sol.refX, z }).Cm;
-  const alpha = (cm(at + H, 0) - cm(at - H, 0)) / (2 * H);
-  return {
-    alpha,
-    zero: cm(at, 0) - alpha * at,
-    elevator: (cm(at, H) - cm(at, -H)) / (2 * H),
+  const f = (alpha: number, elevator: number) => forcesOf(sol, { alpha, elevator, x: sol.refX, z: 0 });
+  const [mid, up, down, pull, push] = [f(at, 0), f(at + H, 0), f(at - H, 0), f(at, H), f(at, -H)];
+  const line = (of: (g: Forces) => number): NearMoments => {
+    const alpha = (of(up) - of(down)) / (2 * H);
+    return { alpha, zero: of(mid) - alpha * at, elevator: (of(pull) - of(push)) / (2 * H) };
   };
+  return { level: line((g) => g.Cm), height: line((g) => -g.CX / sol.refChord) };
 }
 
 /** Everything linear about the aircraft, with the body's moment and the calibrated neutral-point shift inside. */

@@ -27,22 +27,29 @@ export function coupleStrips(sol: LatticeSolution): CoupledStrips {
   const at = strips.flatMap((s, i) => (s.mirrored && s.role !== 'fin' ? [i] : []));
   const k = at.length,
     place = new Map(at.map((s, i) => [s, i]));
-  const symmetric = new Float64Array(k * k),
-    antisymmetric = new Float64Array(k * k);
-  at.forEach((s, j) => {
-    const wash = (n: number) =>
-      Float64Array.from({ length: n }, (_, i) => (model.panels[i].strip === s ? 1 : 0));
-    const gs = stripSums(model, strips.length, model.solveSymmetric(wash(model.pairs)));
-    const ga = stripSums(model, strips.length, model.solveAntisymmetric(wash(model.panels.length)));
-    at.forEach((r, i) => {
-      symmetric[i * k + j] = gs[r];
-      antisymmetric[i * k + j] = ga[r];
+  // row i, column j: what an angle on strip j makes of strip i
+  const columns = (n: number, solve: (wash: Float64Array) => Float64Array): Float64Array => {
+    const out = new Float64Array(k * k);
+    at.forEach((s, j) => {
+      const g = solve(Float64Array.from({ length: n }, (_, i) => (model.panels[i].strip === s ? 1 : 0)));
+      const sums = stripSums(model, strips.length, g);
+      at.forEach((r, i) => (out[i * k + j] = sums[r]));
     });
-  });
+    return out;
+  };
   const next = Int32Array.from(at, (s) =>
     strips[s + 1]?.surface === strips[s].surface ? place.get(s + 1)! : -1,
   );
-  return { sol, at, symmetric, antisymmetric, next };
+  let uneven: Float64Array | null = null;
+  return {
+    sol,
+    at,
+    symmetric: columns(model.pairs, model.solveSymmetric),
+    get antisymmetric() {
+      return (uneven ??= columns(model.panels.length, model.solveAntisymmetric));
+    },
+    next,
+  };
 }
 
 /** Sections of the strips at the Reynolds numbers of one speed. */
