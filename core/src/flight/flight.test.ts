@@ -48,6 +48,24 @@ describe('drag table', () => {
   ])('at %d m/s carrying %d N it agrees with the plain functions within 3 %%', (v, lift) =>
     expect(Math.abs(dragAt(table, v, lift, air.density, one).total / plain(v, lift) - 1)).toBeLessThan(0.03),
   );
+  it('law: induced drag is the lattice’s own, and profile drag within 3 % of the strips’ at any lift, CG and speed', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 1.3, noNaN: true }),
+        fc.double({ min: 0.36, max: 0.44, noNaN: true }),
+        fc.double({ min: 7, max: 28, noNaN: true }),
+        (cl, cgX, v) => {
+          const t = buildDragTable(design, aero, cgX, polars, air, speedScale(12, 32).table),
+            q = 0.5 * air.density * v * v * t.area,
+            d = dragAt(t, v, cl * q, air.density, one);
+          const direct = surfaceDrag(aero, cl, cgX, polars, (c) => (v * c * air.density) / air.viscosity);
+          expect(d.induced / q).toBeCloseTo(direct.induced, 10);
+          expect(Math.abs(d.profile / q / direct.profile - 1)).toBeLessThan(0.03);
+        },
+      ),
+      { seed: 14, numRuns: 40 },
+    );
+  });
   it('its parts add up and answer to their own factor only', () => {
     const d = dragAt(table, 14, 25, air.density, one);
     expect(d.parasite + d.profile + d.induced).toBeCloseTo(d.total, 12);

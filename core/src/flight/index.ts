@@ -1,5 +1,5 @@
-export { buildDragTable, dragAt } from './dragTable';
-export type { DragParts, DragTable } from './dragTable';
+export { buildDragTable, dragAt, inducedForm, parasiteAreas, profileTable, trimLine } from './dragTable';
+export type { DragParts, DragTable, ProfileTable, TrimLine } from './dragTable';
 export { bestClimb, climbAt, glide, groundRun, levelSpeed, stallSpeed, levelSpeeds } from './performance';
 export type { GroundRun, GroundRunInput, PointModel, LevelSpeeds } from './performance';
 export { dimensional, lateralRoots, longitudinalRoots, nameLateral, nameLongitudinal } from './modes';

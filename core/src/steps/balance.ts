@@ -30,6 +30,16 @@ function stateParts({ count, leaves, moved, absent, towed }: Loading) {
 }
 
 type Masses = ReturnType<typeof massParts>;
+
+/** Gone through once, and shared by all states. */
+export const masses = step({
+  id: 'masses',
+  scope: 'all',
+  needs: {},
+  slice: massParts,
+  run: (_, parts): Masses => parts,
+});
+
 const designOf = ({ design, most }: Masses) => ({ ...design, loadings: [{ count: most }] });
 
 /** The states that bear on which is the heaviest. */
@@ -57,19 +67,19 @@ function nudged(state: MassState, n: Pick<Causes, 'mass' | 'x' | 'z'>): MassStat
 export const heaviest = step({
   id: 'heaviest',
   scope: 'all',
-  needs: {},
-  slice: (source) => ({ masses: massParts(source), states: allStates(source) }),
-  run: (_, { masses, states }): MassState => heaviestState(withStates(masses, states), 1),
+  needs: { masses },
+  slice: (source) => ({ states: allStates(source) }),
+  run: ({ masses }, { states }): MassState => heaviestState(withStates(masses, states), 1),
 });
 
 /** The same as it is known. */
 export const heaviestKnown = step({
   id: 'heaviest known',
   scope: 'all',
-  needs: {},
+  needs: { masses },
   causes: ['massGrowth', 'mass', 'x', 'z'],
-  slice: (source) => ({ masses: massParts(source), states: allStates(source) }),
-  run: (_, { masses, states }, f): MassState =>
+  slice: (source) => ({ states: allStates(source) }),
+  run: ({ masses }, { states }, f): MassState =>
     nudged(heaviestState(withStates(masses, states), f.massGrowth), f),
 });
 
@@ -82,10 +92,10 @@ export interface Balance {
 export const balance = step({
   id: 'balance',
   scope: 'state',
-  needs: {},
+  needs: { masses },
   causes: ['massGrowth', 'mass', 'x', 'z'],
-  slice: (source, state) => ({ masses: massParts(source), state: stateParts(state) }),
-  run: (_, { masses, state }, f): Balance => ({
+  slice: (_, state) => stateParts(state),
+  run: ({ masses }, state, f): Balance => ({
     state: nudged(loadedState(designOf(masses), state, 'best', f.massGrowth), f),
     payload: state.count * masses.design.payload.unitMass,
     count: state.count,
@@ -96,18 +106,18 @@ export const balance = step({
 export const unlearnt = step({
   id: 'balance, nothing learnt',
   scope: 'state',
-  needs: {},
-  slice: (source, state) => ({ masses: massParts(source), state: stateParts(state) }),
-  run: (_, { masses, state }): MassState => loadedState(designOf(masses), state, 'best', 1),
+  needs: { masses },
+  slice: (_, state) => stateParts(state),
+  run: ({ masses }, state): MassState => loadedState(designOf(masses), state, 'best', 1),
 });
 
 /** As planned, whatever the scale says. */
 export const planned = step({
   id: 'planned mass',
   scope: 'state',
-  needs: {},
-  slice: (source, state) => ({ masses: massParts(source), state: stateParts(state) }),
-  run: (_, { masses, state }): { mass: number } => ({
+  needs: { masses },
+  slice: (_, state) => stateParts(state),
+  run: ({ masses }, state): { mass: number } => ({
     mass: loadedState(designOf(masses), state, 'plan', 1).mass,
   }),
 });

@@ -1,23 +1,27 @@
 /** Trimmed drag of every state, its glide, and the drag and span efficiency that the design is known by. */
-import { airAt, G0 } from '../air';
+import { G0 } from '../air';
 import {
-  buildDragTable,
   dragAt,
   glide as glideOf,
+  inducedForm,
+  parasiteAreas,
+  profileTable,
+  trimLine,
   type DragParts,
   type DragTable,
   type PointModel,
+  type ProfileTable,
 } from '../flight';
 import type { Factors } from '../design';
 import { actingDrag, surfaceDrag, type SectionTrust } from '../surface';
-import { air } from './air';
-import { balance } from './balance';
-import { VLM } from './lattice';
+import { air, asked } from './air';
+import { balance, unlearnt } from './balance';
+import { lattice, VLM } from './lattice';
 import { lift } from './lift';
 import { curvesOf, quantitiesOf } from './quantity';
 import { sections } from './sections';
 import { shape } from './shape';
-import { speeds, tableNodes, trust } from './speeds';
+import { speedNodes, speeds, trust } from './speeds';
 import { aero, latticeAero } from './stability';
 import { NOTHING, step } from './step';
 
@@ -30,33 +34,52 @@ export function actingOnDrag(f: DragFactors, trust: SectionTrust): DragFactors {
   return { dragArea: f.dragArea, induced: f.induced, sectionDrag: actingDrag(f, trust) };
 }
 
-/** Made for the air that was asked: a warmer day changes its density, not the table. */
+/** Made for the air that was asked: a warmer day changes its density, not the table. Shared by all states. */
+export const profile = step({
+  id: 'profile drag',
+  scope: 'all',
+  needs: { asked, lattice, sections, speedNodes },
+  keeps: 12,
+  slice: NOTHING,
+  run: ({ asked, lattice, sections, speedNodes }): ProfileTable =>
+    profileTable(lattice, sections.polars, asked, speedNodes.at),
+});
+
+export const induced = step({
+  id: 'induced drag',
+  scope: 'all',
+  needs: { lattice },
+  slice: NOTHING,
+  run: ({ lattice }): { of: DragTable['induced'] } => ({ of: inducedForm(lattice) }),
+});
+
+/** Body, fin, what stands outside; and what a state opens, lowers or tows. */
+export const parasite = step({
+  id: 'parasite drag',
+  scope: 'state',
+  needs: { asked, speedNodes },
+  slice: ({ design: { surfaces, body, pods, dragItems } }, { addedDrag, towed }) => ({
+    design: { surfaces, body, pods, dragItems },
+    state: { addedDrag, towed },
+  }),
+  run: ({ asked, speedNodes }, { design, state }): { areas: readonly number[] } => ({
+    areas: parasiteAreas(design, asked, speedNodes.at, state),
+  }),
+});
+
+/** Trimmed about the CG as it is with nothing learnt. */
 export const dragTable = step({
   id: 'drag table',
   scope: 'state',
-  needs: { sections, latticeAero, tableNodes },
-  keeps: 120,
-  slice: ({ brief: { site }, design }, { addedDrag, towed }) => ({
-    design: {
-      surfaces: design.surfaces,
-      body: design.body,
-      pods: design.pods,
-      dragItems: design.dragItems,
-    },
-    elevation: site.elevation,
-    temperature: site.temperature,
-    state: { addedDrag, towed },
+  needs: { profile, induced, parasite, latticeAero, unlearnt },
+  slice: NOTHING,
+  run: ({ profile, induced, parasite, latticeAero, unlearnt }): DragTable => ({
+    profile,
+    induced: induced.of,
+    trim: trimLine(latticeAero, unlearnt.x),
+    parasite: parasite.areas,
+    area: latticeAero.sol.refArea,
   }),
-  run: ({ sections, latticeAero, tableNodes }, s): DragTable =>
-    buildDragTable(
-      s.design,
-      latticeAero,
-      tableNodes.cgX,
-      sections.polars,
-      airAt(s.elevation, s.temperature),
-      tableNodes.speeds,
-      s.state,
-    ),
 });
 
 /** An aircraft in one state, without its thrust. */

@@ -1,10 +1,20 @@
 export { air, asked } from './air';
-export { balance, heaviest, heaviestKnown, planned, unlearnt } from './balance';
+export { balance, heaviest, heaviestKnown, masses, planned, unlearnt } from './balance';
 export type { Balance } from './balance';
 export { causesAt, INPUTS, INPUT_IDS, METHOD_SPREAD, OTHER_CAUSES, PLACE_IDS } from './causes';
 export type { CauseId, Causes, InputId, PlaceId } from './causes';
 export { climb } from './climb';
-export { actingOnDrag, airframe, dragTable, glide, reference, spanwise } from './drag';
+export {
+  actingOnDrag,
+  airframe,
+  dragTable,
+  glide,
+  induced,
+  parasite,
+  profile,
+  reference,
+  spanwise,
+} from './drag';
 export type { Airframe } from './drag';
 export { drives, energy, fullThrust, lapThrust, still, thrustAt, thrustCharts } from './drive';
 export type { Drives, Energy, ThrustCurve } from './drive';
@@ -33,7 +43,7 @@ export {
   rubberBlades,
   rubberSpeed,
   speeds,
-  tableNodes,
+  speedNodes,
   thruster,
   thrustNodes,
   trust,

@@ -13,7 +13,7 @@ import {
 } from '../power';
 import { sectionTrust, type SectionTrust } from '../surface';
 import { asked } from './air';
-import { heaviest, unlearnt } from './balance';
+import { heaviest } from './balance';
 import { sections } from './sections';
 import { shape } from './shape';
 import { NOTHING, step } from './step';
@@ -88,22 +88,14 @@ export const thrustNodes = step({
   run: ({ speeds }): { at: readonly number[] } => ({ at: speeds.thrust }),
 });
 
-export interface TableNodes {
-  /** to two millimetres, so that a gram moved makes no new table [m] */ readonly cgX: number;
-  readonly speeds: readonly number[];
-}
-
-/** Where a state's drag table is made. */
-export const tableNodes = step({
-  id: 'table nodes',
-  scope: 'state',
-  needs: { speeds, unlearnt },
+/** Speeds of the drag tables: on one grid for all aircraft, so that a gram more does not move them [m/s]. */
+export const speedNodes = step({
+  id: 'speed nodes',
+  scope: 'all',
+  needs: { speeds },
   byContent: true,
   slice: NOTHING,
-  run: ({ speeds, unlearnt }): TableNodes => ({
-    cgX: Math.round(unlearnt.x * 500) / 500,
-    speeds: speeds.table,
-  }),
+  run: ({ speeds }): { at: readonly number[] } => ({ at: speeds.table }),
 });
 
 /** How far the sections of the wing are to be believed. */
