@@ -59,7 +59,7 @@ export class Run {
   private resultsFor(step: Step, state: string): Record<string, unknown> {
     const all = step.scope === 'all';
     return Object.fromEntries(
-      Object.entries(step.needs).map(([name, need]) => [
+      step.needs.map(([name, need]) => [
         name,
         all && need.scope === 'state'
           ? ({ of: (s) => this.of(need, s) } satisfies Each<unknown>)
@@ -80,7 +80,7 @@ export class Run {
   }
 
   private makeKey(step: Step, state: string): string {
-    const needs = Object.values(step.needs).flatMap((need) =>
+    const needs = step.needs.flatMap(([, need]) =>
       step.scope === 'all' && need.scope === 'state'
         ? [...this.states.keys()].map((s) => this.markOf(need, s))
         : [this.markOf(need, state)],

@@ -44,19 +44,23 @@ export class Spreads {
   }
 
   of(key: string, state: string): Spread {
-    return this.slopes.spreadOf(this.slope(key, state), state, key.startsWith('payloadMass@'));
+    const cell = this.cellAt.get(differenced(key));
+    // its own units alone bear on the mass of the payload
+    if (key.startsWith('payloadMass@')) return this.slopes.spreadOf(this.slope(key, state), state, true);
+    if (cell) return this.slopes.spreadsOf(READ[cell.id].step, cell.state)[cell.at];
+    return this.slopes.spreadOf(this.slope(key, state), state);
   }
 
-  /** Standard uncertainty of every point; null where no factor reaches it. A spread that cannot be found is as large as the value. */
+  /** Standard uncertainty of every point; null where nothing reaches it. A spread that cannot be found is as large as the value. */
   along(curve: ReadCurve, state: string, y: readonly number[]): number[] | null {
-    const sides = this.slopes.of(curve.step, state);
-    if (sides.length === 0) return null;
+    if (curve.step.reach.size === 0) return null;
     const { ids, curves } = READINGS.find((r) => r.step === curve.step)!;
     const before = curves.slice(0, curves.indexOf(curve)),
       result = this.task.run.of(curve.step, state),
       first = before.reduce((n, c) => n + (c.read(result)?.y.length ?? 0), ids.length);
+    const spreads = this.slopes.spreadsOf(curve.step, state);
     return y.map((v, i) => {
-      const { sigma } = this.slopes.spreadOf(this.slopes.slopeOf(sides, first + i, state), state);
+      const { sigma } = spreads[first + i];
       return Number.isFinite(sigma) ? sigma : Math.abs(v);
     });
   }
@@ -68,17 +72,30 @@ export class Spreads {
       { brief, design } = run.source,
       held = heldSteps(brief, design, values, missions);
     const keys = Object.keys(scoreLoadings(brief, design, values, { held, missions }).values);
-    const sides = [...this.slopes.causes]
-      .filter((c) => this.named.some((id) => READ[id].step.reach.has(c)))
-      .map((cause): Sides => {
+    const reached = [...this.slopes.causes].filter((c) =>
+      this.named.some((id) => READ[id].step.reach.has(c)),
+    );
+    const sides = run.cache.kept('scores on both sides', this.scoresKey(held), 60, () =>
+      reached.map((cause): Sides => {
         const { up, down } = this.slopes.sidesOf(cause);
         const at = (side: Run) => {
           const v = this.scoreOn(side, cause, held);
           return keys.map((k) => v[k]);
         };
         return { cause, up: at(up), down: at(down) };
-      });
+      }),
+    );
     return (this.scored = { keys, sides });
+  }
+
+  /** Everything that scores are made of. */
+  private scoresKey(held: HeldSteps): string {
+    const { run, cells } = this.task,
+      { missions, rivals, course } = run.source.brief;
+    const named = cells.filter((c) => this.named.includes(c.id)),
+      asked = run.cache.contentOf([missions, rivals, course, held]);
+    const steps = named.map((c) => run.keyOf(READ[c.id].step, c.state));
+    return [asked, this.slopes.stepsKey, ...new Set(steps)].join(' ');
   }
 
   /** Scores with one cause moved. */

@@ -10,6 +10,7 @@
 import { FACTOR_IDS, type Calibration } from '../design';
 import { massSteps, type MassState } from '../mass';
 import {
+  ALL,
   balance,
   heaviestKnown,
   INPUT_IDS,
@@ -50,9 +51,11 @@ const isPlace = (id: CauseId): id is PlaceId => (PLACE_IDS as readonly string[])
 export class Slopes {
   private readonly moved = new Map<CauseId, { up: Run; down: Run }>();
   private readonly known = new Map<string, readonly Sides[]>();
+  private readonly spread = new Map<string, readonly Spread[]>();
   /** factors have a step of one standard deviation, everything else of one spread */
   private readonly steps: ReadonlyMap<CauseId, number>;
-  private readonly stepsKey: string;
+  readonly stepsKey: string;
+  private readonly covarianceKey: string;
 
   constructor(
     readonly run: Run,
@@ -65,6 +68,7 @@ export class Slopes {
     );
     this.steps = new Map([...factors, ...OTHER_CAUSES.map((id): [CauseId, number] => [id, 1])]);
     this.stepsKey = run.cache.contentOf(deviations);
+    this.covarianceKey = run.cache.contentOf(cal.covariance);
   }
 
   /** Causes that are moved at all. */
@@ -98,6 +102,24 @@ export class Slopes {
         }),
     );
     this.known.set(at, made);
+    return made;
+  }
+
+  /** Spreads of everything that is read off one step. */
+  spreadsOf(step: Step, state: string): readonly Spread[] {
+    const at = `${step.id}@${state}`,
+      known = this.spread.get(at);
+    if (known) return known;
+    const { run } = this,
+      masses = state === ALL ? run.keyOf(heaviestKnown, ALL) : run.keyOf(balance, state);
+    const key = `${run.keyOf(step, state)} ${masses} ${this.covarianceKey}`;
+    const made = run.cache.kept(`spreads of ${step.id}`, key, 400, () => {
+      const sides = this.of(step, state);
+      return readAll(step, run.of(step, state)).map((_, i) =>
+        this.spreadOf(this.slopeOf(sides, i, state), state),
+      );
+    });
+    this.spread.set(at, made);
     return made;
   }
 

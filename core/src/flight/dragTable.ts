@@ -11,7 +11,7 @@ import { bracketIndex, clamp, interpolateLinear } from '../numeric';
 import { profileDrag, type PolarSet } from '../section';
 import { inducedDrag, solveTrim, type LatticeSolution, type LinearAero } from '../surface';
 
-/** Profile drag coefficient of a shape; linear in lift, pitch control and the logarithm of speed between its nodes. */
+/** Profile drag coefficient of a shape; linear in lift and pitch control, a power of the speed between its nodes. */
 export interface ProfileTable {
   /** [m/s], ascending */ readonly speeds: readonly number[];
   /** at lift coefficient cl, pitch control [rad] and speed [m/s] */ at(
@@ -101,7 +101,8 @@ export function profileTable(
         b = clamp(Math.log(speed / nodes[k]) / Math.log(nodes[k + 1] / nodes[k]), 0, 1);
       const plane = (n: number) =>
         c === 0 ? along(n, j, i, a) : (1 - c) * along(n, j, i, a) + c * along(n, j + 1, i, a);
-      return b === 0 ? plane(k) : (1 - b) * plane(k) + b * plane(k + 1);
+      // drag goes as a power of the speed: straight in logarithms
+      return b === 0 ? plane(k) : plane(k) * (plane(k + 1) / plane(k)) ** b;
     },
   };
 }

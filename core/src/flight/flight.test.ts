@@ -48,10 +48,10 @@ describe('drag table', () => {
   ])('at %d m/s carrying %d N it agrees with the plain functions within 3 %%', (v, lift) =>
     expect(Math.abs(dragAt(table, v, lift, air.density, one).total / plain(v, lift) - 1)).toBeLessThan(0.03),
   );
-  it('law: induced drag is the lattice’s own, and profile drag within 3 % of the strips’ at any lift, CG and speed', () => {
+  it('law: induced drag is the lattice’s own, and profile drag within 3 % of the strips’ below the stall of the tail', () => {
     fc.assert(
       fc.property(
-        fc.double({ min: 0.05, max: 1.3, noNaN: true }),
+        fc.double({ min: 0.05, max: 0.95, noNaN: true }),
         fc.double({ min: 0.36, max: 0.44, noNaN: true }),
         fc.double({ min: 7, max: 28, noNaN: true }),
         (cl, cgX, v) => {

@@ -27,7 +27,7 @@ export type Keep = <T>(part: string, inputs: unknown, make: () => T) => T;
 export interface Step<O = any, S extends Scope = Scope> {
   readonly id: string;
   readonly scope: S;
-  readonly needs: Readonly<Record<string, Step>>;
+  readonly needs: readonly (readonly [name: string, step: Step])[];
   /** its own causes */ readonly causes: readonly CauseId[];
   /** its own and those of all it needs */ readonly reach: ReadonlySet<CauseId>;
   /** how many of its results are worth memory */ readonly keeps: number;
@@ -64,7 +64,7 @@ export function step<
   const { causes = [], keeps = KEEPS, byContent = false, ...rest } = made;
   const reach = new Set<CauseId>(causes);
   for (const n of Object.values(made.needs)) for (const c of n.reach) reach.add(c);
-  return { ...rest, causes, keeps, byContent, reach };
+  return { ...rest, needs: Object.entries(made.needs), causes, keeps, byContent, reach };
 }
 
 /** A step that reads nothing of the document by itself. */
