@@ -49,6 +49,13 @@ export class StepCache {
     return `#${number}`;
   }
 
+  /** A step's slice by its content. Its own keys stand in the order in which the step writes them. */
+  contentOfSlice(slice: object): string {
+    let out = '';
+    for (const v of Object.values(slice)) out += `${this.contentOf(v)},`;
+    return out;
+  }
+
   /** The key of a step's result: content of its slice, keys of its needs, values of its causes. */
   keyOf(parts: readonly string[]): string {
     return `#${this.numberOf(parts.join('|'))}`;

@@ -95,7 +95,7 @@ export class Run {
   /** A run with a cause moved reads the same document. */
   private sliceOf(step: Step, state: string): string {
     if (this.base) return this.base.sliceOf(step, state);
-    return this.cache.contentOf(step.slice(this.source, this.states.get(state)!));
+    return this.cache.contentOfSlice(step.slice(this.source, this.states.get(state)!));
   }
 
   /** What others depend on in it. */
