@@ -32,8 +32,8 @@ beforeAll(async () => {
 });
 
 describe('skia', () => {
-  it('assess prints the ledger, of one loading by id or name', async () => {
-    const r = await call('assess', demo, '--loading', '6 tubes');
+  it('assess prints the ledger, of one state by id or name', async () => {
+    const r = await call('assess', demo, '--state', '6 tubes');
     expect(r.code).toBe(0);
     const ledger = JSON.parse(r.out) as { quantities: { id: string; state: string; value: number }[] };
     expect(new Set(ledger.quantities.map((q) => q.state))).toEqual(new Set(['all', 'tubes-6']));
@@ -66,13 +66,14 @@ describe('skia', () => {
   });
   it('schema and log', async () => {
     expect(JSON.parse((await call('schema')).out)).toHaveProperty('properties.versions');
-    const log = await call('log', demo, '--loading', 'tubes-6', '--laps', '2');
+    const log = await call('log', demo, '--state', 'tubes-6', '--laps', '2');
     expect(log.out.split('\n').length).toBeGreaterThan(100);
   });
   it.each([
     [['assess'], /Name a file/],
     [['assess', '/nowhere'], /no file/],
-    [['assess', demo, '--loading', 'moon'], /no loading “moon”/],
+    [['assess', demo, '--state', 'moon'], /no state “moon”/],
+    [['assess', demo, '--loading', 'ferry'], /called --state now: --state ferry/],
     [['demo'], /Name a demo/],
     [['demo', 'constructor'], /Name a demo/],
     [['dance'], /not a command/],

@@ -56,7 +56,7 @@ beforeAll(async () => {
 
 describe('skia surfaces', () => {
   it('trims at a speed: lift is the weight, the margin is the slope ratio, moment point and references are said', async () => {
-    const s = await surfaces(file('bittern'), '--loading', '8 tubes', '--speed', '14', '--trim');
+    const s = await surfaces(file('bittern'), '--state', '8 tubes', '--speed', '14', '--trim');
     expect(s.Cm).toBe(0);
     expect(s.CL).toBeGreaterThan(0.5);
     expect(-s.CmAlpha / s.CLalpha).toBeCloseTo(s.staticMargin, 1);
@@ -97,7 +97,7 @@ describe('skia surfaces', () => {
     [['--speed', 'fast'], /--speed takes a number/],
     [['--speed', '0'], /from 1 to 120/],
     [['--alpha', '99'], /from -20 to 30/],
-    [['--loading', 'moon'], /no loading “moon”/],
+    [['--state', 'moon'], /no state “moon”/],
   ])('%j: one sentence and status 2', async (args, re) => {
     const r = await call('surfaces', file('bittern'), ...args);
     expect(r.code).toBe(2);
@@ -113,14 +113,14 @@ describe('skia surfaces', () => {
 describe('skia balance', () => {
   it('prints CG and inertia of every state, limits by school, and the proposal that mends the tail-heavy demo', async () => {
     const b = JSON.parse((await call('balance', file('bittern'))).out) as {
-      loadings: { cg: { x: number }; inertia: { ixx: number }; sigma: { x: number } }[];
+      states: { cg: { x: number }; inertia: { ixx: number }; sigma: { x: number } }[];
       schools: { id: string }[];
       proposal: { status: string; sentence: string };
       firstFlight: { sentence: string };
       ground: { propellerClearance: number };
     };
-    expect(b.loadings).toHaveLength(10);
-    expect(b.loadings.every((l) => l.inertia.ixx > 0 && l.sigma.x > 0)).toBe(true);
+    expect(b.states).toHaveLength(10);
+    expect(b.states.every((l) => l.inertia.ixx > 0 && l.sigma.x > 0)).toBe(true);
     expect(b.schools.map((s) => s.id)).toEqual(['margin', 'tail-volume', 'percent']);
     expect(b.proposal.status).toBe('moved');
     expect(b.proposal.sentence).toMatch(/battery \d+ mm forward/);

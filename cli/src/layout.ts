@@ -38,7 +38,7 @@ export function surfacesCommand(
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
   return {
-    loading: state,
+    state,
     speed: r.speed,
     reference: {
       area: r.reference.area,
@@ -119,7 +119,7 @@ export function balanceCommand(doc: DesignDocument): object {
   const first = doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0];
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first.id, cache);
   return {
-    loadings: doc.design.loadings.map((l) => {
+    states: doc.design.loadings.map((l) => {
       const s = loadedState(doc.design, l, 'best', 1);
       return {
         id: l.id,

@@ -25,11 +25,11 @@ interface Out {
 
 const HELP = `skia schema                              the JSON Schema of a project file
 skia demo bittern|crane|gnat|wafer       a demo project as a project file
-skia assess FILE [--loading NAME]        the ledger of the newest version in a project file, or of one design document
-skia surfaces FILE [--loading NAME] [--speed MPS] [--alpha DEG | --trim]
+skia assess FILE [--state NAME]        the ledger of the newest version in a project file, or of one design document
+skia surfaces FILE [--state NAME] [--speed MPS] [--alpha DEG | --trim]
                                          lift, drag, stall by strip, derivatives and modes of one state
 skia balance FILE                        CG and inertia of every state, limits by school, what to move
-skia power FILE [--throttle F] [--speed MPS] [--soc F] [--loading NAME]
+skia power FILE [--throttle F] [--speed MPS] [--soc F] [--state NAME]
                                          operating point of every propulsor, limits, static card
 skia propeller --diameter-in D --pitch-in P --rpm N [--blades 2] [--family thin-electric] [--speed MPS]
                                          CT, CP, efficiency, thrust, torque, power by blade elements
@@ -37,7 +37,7 @@ skia rubber FILE | --width-mm W --strands N --length-mm L [--wound 0.9] [--back-
              [--mass-g M --area-dm2 S --diameter-in D --pitch-in P --flare F --ceiling M]
                                          the motor, and with an aircraft the flight on it
 skia stand [--port N]                    the simulated thrust stand on a local socket, until Ctrl+C
-skia log FILE [--loading NAME] [--laps N] [--seed N]
+skia log FILE [--state NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--xtr-top X] [--xtr-bottom X]
              [--flap HINGE,DEG] [--inviscid [--cp]]
@@ -71,12 +71,16 @@ async function readDesign(path: string | undefined): Promise<DesignDocument> {
   return doc.value;
 }
 
-function loadingOf(doc: DesignDocument, name: string | undefined): string | null {
+/** The state that was asked for; null where none was. */
+function stateOf(doc: DesignDocument, values: { state?: string; loading?: string }): string | null {
+  const name = values.state;
+  if (values.loading !== undefined)
+    throw new UsageError(`--loading is called --state now: --state ${values.loading}`);
   if (name === undefined) return null;
   const found = doc.design.loadings.find((l) => l.id === name || l.name.toLowerCase() === name.toLowerCase());
   if (!found)
     throw new UsageError(
-      `There is no loading “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`,
+      `There is no state “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`,
     );
   return found.id;
 }
@@ -87,9 +91,10 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
     stopped: ledger.stopped,
     quantities: ledger.entries
       .filter((e) => keep(e.state))
-      .map(({ id, state, value, sigma, kind, method, inputs, warnings }) => ({
+      .map(({ id, state, part, value, sigma, kind, method, inputs, warnings }) => ({
         id,
         state,
+        ...(part === undefined ? {} : { part }),
         value,
         sigma,
         kind,
@@ -123,6 +128,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
       ...LAYOUT_OPTIONS,
       ...POWER_OPTIONS,
       port: { type: 'string' },
+      state: { type: 'string' },
       loading: { type: 'string' },
       laps: { type: 'string' },
       seed: { type: 'string' },
@@ -164,7 +170,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
   if (command === 'power' || (command === 'rubber' && operand !== undefined)) {
     if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
     const doc = await readDesign(operand),
-      loading = loadingOf(doc, values.loading);
+      loading = stateOf(doc, values);
     await warmPolars(doc);
     json(command === 'power' ? powerCommand(doc, loading, values) : rubberCommand(doc, loading, values));
     return;
@@ -175,7 +181,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
   }
   if (command === 'assess') {
     const doc = await readDesign(operand);
-    const loading = loadingOf(doc, values.loading);
+    const loading = stateOf(doc, values);
     await warmPolars(doc);
     if (doc.calibration.refit)
       process.stderr.write(
@@ -189,7 +195,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
   if (command === 'surfaces' || command === 'balance') {
     if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
     const doc = await readDesign(operand);
-    const loading = loadingOf(doc, values.loading);
+    const loading = stateOf(doc, values);
     await warmPolars(doc);
     json(command === 'surfaces' ? surfacesCommand(doc, loading, values) : balanceCommand(doc));
     return;
@@ -202,7 +208,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
         throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
       return n;
     };
-    const loading = loadingOf(doc, values.loading) ?? doc.design.loadings[0].id;
+    const loading = stateOf(doc, values) ?? doc.design.loadings[0].id;
     await warmPolars(doc);
     out.write(
       logToCsv(

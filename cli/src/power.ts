@@ -186,7 +186,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
     throttle,
     speed,
     soc,
-    loading: state,
+    state,
     propulsors: list,
     total: {
       thrust: sum('thrust'),
@@ -258,7 +258,7 @@ export function rubberCommand(doc: DesignDocument | null, loading: string | null
     const state = loading ?? doc.design.loadings[0].id,
       r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;
     return {
-      loading: state,
+      state,
       ...shown(r.motor),
       flight: {
         time: round(r.time),

@@ -50,7 +50,7 @@ test('arrow keys nudge, the table pastes from a spreadsheet, the palette finds a
   await expect(stations.getByLabel('Chord, row 2')).toHaveValue('260');
   await expect(stations.getByLabel('Twist, row 1')).toHaveValue('1');
   await page.keyboard.press('Control+k');
-  await page.getByPlaceholder('A station, a number, a loading').fill('tail volume');
+  await page.getByPlaceholder('A station, a number, a state').fill('tail volume');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'Why this number' })).toContainText(
     'arm between quarter chords',

@@ -32,7 +32,7 @@ export function Palette() {
     })),
     ...loadings.map((l) => ({
       id: `load-${l.id}`,
-      label: `Look at loading: ${l.name}`,
+      label: `Look at state: ${l.name}`,
       onClick: () => setLoading(l.id),
     })),
     ...Object.values(QUANTITIES).map((q) => ({
@@ -49,7 +49,7 @@ export function Palette() {
       nothingFound="Nothing by that name."
       limit={12}
       shortcut="mod + K"
-      searchProps={{ placeholder: 'A station, a number, a loading', 'aria-label': 'Search and commands' }}
+      searchProps={{ placeholder: 'A station, a number, a state', 'aria-label': 'Search and commands' }}
     />
   );
 }

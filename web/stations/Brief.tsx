@@ -180,7 +180,7 @@ function Requirements() {
   const edit = useWorkspace((w) => w.edit);
   const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger) : [];
   const states = [
-    { value: 'all', label: 'every loading' },
+    { value: 'all', label: 'every state' },
     ...design.loadings.map((l) => ({ value: l.id, label: l.name })),
   ];
   const limit = (i: number, which: 'min' | 'max') => {

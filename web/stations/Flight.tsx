@@ -110,12 +110,12 @@ function LoadingTable() {
   if (!ledger || ledger.stopped) return null;
   return (
     <section className="block">
-      <h2>Every loading</h2>
+      <h2>Every state</h2>
       <div className="scrollx">
         <table className="sheet fixed">
           <thead>
             <tr>
-              <th style={{ width: 64 }}>Loading</th>
+              <th style={{ width: 64 }}>State</th>
               {COLUMNS.map((c) => {
                 const d = QUANTITIES[c];
                 const u = unitLabel(shownUnit(d.kind, units));

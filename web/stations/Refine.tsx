@@ -408,9 +408,7 @@ function Effects({ fix }: { fix: Fix }) {
           })}
         </tbody>
       </table>
-      {rows.length === 0 && (
-        <div className="dim">Nothing in this loading moves by more than a thousandth.</div>
-      )}
+      {rows.length === 0 && <div className="dim">Nothing in this state moves by more than a thousandth.</div>}
     </div>
   );
 }

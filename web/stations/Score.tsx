@@ -107,7 +107,7 @@ export function Score() {
           <table className="sheet fixed">
             <thead>
               <tr>
-                <th style={{ width: 70 }}>Loading</th>
+                <th style={{ width: 70 }}>State</th>
                 {brief.missions.map((m) => (
                   <th key={m.id} className="num">
                     {m.name}

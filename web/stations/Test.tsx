@@ -209,7 +209,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
           <TextCell label="Title" path={`${P}.title`} />
         </div>
         <div className="qf">
-          <label htmlFor="card-loading">Loading</label>
+          <label htmlFor="card-loading">State</label>
           <select
             id="card-loading"
             className="cell"

@@ -13,6 +13,7 @@ export class StepCache {
   private numbers = new Map<string, number>();
   private known = new WeakMap<object, number>();
   private results = new Map<string, Map<string, unknown>>();
+  private made = new Map<string, number>();
   private next = 1;
 
   /** A number for a text that no other text of this cache has or had. */
@@ -73,9 +74,15 @@ export class StepCache {
       return value;
     }
     const value = make();
+    this.made.set(step, this.counts(step) + 1);
     if (of.size >= most) of.delete(of.keys().next().value!);
     of.set(key, value);
     return value;
+  }
+
+  /** How many results of a step were made so far: what an edit cost. */
+  counts(step: string): number {
+    return this.made.get(step) ?? 0;
   }
 
   /** Keeps parts of one step's work. */

@@ -51,7 +51,10 @@ export class Spreads {
     return this.slopes.spreadOf(this.slope(key, state), state);
   }
 
-  /** Standard uncertainty of every point; null where nothing reaches it. A spread that cannot be found is as large as the value. */
+  /**
+   * Standard uncertainty of every point; null where nothing reaches it. A spread that cannot be found is as large as
+   * the value.
+   */
   along(curve: ReadCurve, state: string, y: readonly number[]): number[] | null {
     if (curve.step.reach.size === 0) return null;
     const { ids, curves } = READINGS.find((r) => r.step === curve.step)!;

@@ -1,6 +1,5 @@
 /** Numbers and curves of a run. What is read off a step comes in one order: its quantities, then its curves' points. */
-import { CURVES, READ, READ_IDS, type ReadCurve, type ReadId, type Step } from '../steps';
-import { PLAN } from './plan';
+import { CURVES, PLAN, READ, READ_IDS, type ReadCurve, type ReadId, type Step } from '../steps';
 import type { Run } from './run';
 
 /** By written reference. */

@@ -115,7 +115,7 @@ export function referenceProblems(doc: DesignDocument): string[] {
       out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
   for (const p of d.phases ?? [])
     if (!loadings.has(p.loading))
-      out.push(`phase “${p.name}” names a loading “${p.loading}” that does not exist`);
+      out.push(`phase “${p.name}” names a state “${p.loading}” that does not exist`);
   distinct(
     'parts of the swap set',
     (d.swaps ?? []).map((s) => s.id),
@@ -129,9 +129,9 @@ export function referenceProblems(doc: DesignDocument): string[] {
       if (!feeds.has(f)) out.push(`“${p.name}” is fed by “${f}”, which does not exist`);
   for (const m of doc.brief.missions)
     if (m.loading !== 'each' && !loadings.has(m.loading))
-      out.push(`mission “${m.name}” names a loading “${m.loading}” that does not exist`);
+      out.push(`mission “${m.name}” names a state “${m.loading}” that does not exist`);
   for (const s of d.scale)
-    if (!loadings.has(s.loading)) out.push(`a weighing names a loading “${s.loading}” that does not exist`);
+    if (!loadings.has(s.loading)) out.push(`a weighing names a state “${s.loading}” that does not exist`);
   if (d.surfaces.filter((s) => s.role === 'wing').length !== 1)
     out.push('there must be exactly one surface with the role wing');
   return out;

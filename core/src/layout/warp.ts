@@ -79,7 +79,7 @@ export function warpEffect(
     {
       cause: `Twist differs between the sides (rolls ${roll > 0 ? 'right' : 'left'})`,
       weight: Math.abs(roll),
-      test: 'Fly the same loading faster: a warp pulls harder with the square of the speed, and needs the same aileron at every speed.',
+      test: 'Fly the same state faster: a warp pulls harder with the square of the speed, and needs the same aileron at every speed.',
     },
     {
       cause: `One half is heavier (rolls ${massRoll > 0 ? 'right' : 'left'})`,

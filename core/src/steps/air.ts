@@ -1,7 +1,7 @@
 /** The air at the site, and on a day warmer or colder than was asked. */
 import { airAt, type Air } from '../air';
 import { siteSpread } from '../design';
-import { quantitiesOf } from './quantity';
+import { quantitiesOf, part } from './quantity';
 import { step } from './step';
 
 /** As the brief has it: what costly tables are made for. */
@@ -27,7 +27,7 @@ export const air = step({
   run: (_, site, causes): Air => airAt(site.elevation, site.temperature + causes.temperature * site.spread),
 });
 
-export const AIR = quantitiesOf(air, {
+const AIR = quantitiesOf(air, {
   airDensity: {
     name: 'Air density',
     kind: 'density',
@@ -45,3 +45,5 @@ export const AIR = quantitiesOf(air, {
     read: (r) => r.densityAltitude,
   },
 });
+
+export const AIR_PART = part([asked, air], AIR);

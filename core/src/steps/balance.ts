@@ -2,7 +2,7 @@
 import { hovers, type Loading } from '../design';
 import { heaviestState, loadedState, massSteps, type MassState } from '../mass';
 import type { Causes } from './causes';
-import { quantitiesOf } from './quantity';
+import { quantitiesOf, part } from './quantity';
 import { step, type Source } from './step';
 
 /** What every mass is made of; the name of the payload weighs nothing. */
@@ -124,7 +124,7 @@ export const planned = step({
 
 const LEDGER = 'Mass ledger';
 
-export const BALANCE = {
+const BALANCE = {
   ...quantitiesOf(balance, {
     mass: {
       name: 'All-up mass',
@@ -148,8 +148,8 @@ export const BALANCE = {
       name: 'Payload count',
       kind: 'count',
       station: 'balance',
-      formula: 'set by the loading',
-      method: 'Loading',
+      formula: 'set by the state',
+      method: 'State',
       better: 'more',
       read: (r) => r.count,
     },
@@ -183,3 +183,5 @@ export const BALANCE = {
     },
   }),
 };
+
+export const BALANCE_PART = part([masses, heaviest, heaviestKnown, unlearnt, balance, planned], BALANCE);

@@ -4,7 +4,7 @@ import { hovers } from '../design';
 import { bestClimb, climbAt, levelSpeed } from '../flight';
 import { airframe, flownPart, LEVEL } from './drag';
 import { fullThrust, still, thrustAt } from './drive';
-import { curvesOf, quantitiesOf, remark } from './quantity';
+import { curvesOf, quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 /** null: it has no motor, or hangs on its rotors. */
@@ -35,7 +35,7 @@ export const climb = step({
   },
 });
 
-export const CLIMB = quantitiesOf(climb, {
+const CLIMB = quantitiesOf(climb, {
   climbRate: {
     name: 'Best climb',
     kind: 'climbRate',
@@ -75,6 +75,8 @@ export const CLIMB = quantitiesOf(climb, {
   },
 });
 
-export const CLIMB_CURVES = curvesOf(climb, {
+const CLIMB_CURVES = curvesOf(climb, {
   climb: { xKind: 'speed', yKind: 'climbRate', read: (r) => r && r.chart },
 });
+
+export const CLIMB_PART = part([climb], CLIMB, CLIMB_CURVES);

@@ -18,7 +18,7 @@ import { air, asked } from './air';
 import { balance, unlearnt } from './balance';
 import { lattice, VLM } from './lattice';
 import { lift } from './lift';
-import { curvesOf, quantitiesOf } from './quantity';
+import { curvesOf, quantitiesOf, part } from './quantity';
 import { sections } from './sections';
 import { shape } from './shape';
 import { speedNodes, speeds, trust } from './speeds';
@@ -164,7 +164,7 @@ export const spanwise = step({
 
 const LEVEL = 'Anderson, Introduction to Flight, ch. 6, on the trimmed drag and the full-throttle thrust';
 
-export const DRAG = {
+const DRAG = {
   ...quantitiesOf(reference, {
     dragArea: {
       name: 'Drag area without lift',
@@ -226,11 +226,18 @@ export const DRAG = {
   }),
 };
 
-export const DRAG_CURVES = curvesOf(airframe, {
+const DRAG_CURVES = curvesOf(airframe, {
   drag: {
     xKind: 'speed',
     yKind: 'force',
     read: (a) => ({ x: a.chart, y: flownPart(a, (s) => a.drag(s)) }),
   },
 });
+
+export const DRAG_PART = part(
+  [profile, induced, parasite, dragTable, airframe, glide, reference, spanwise],
+  DRAG,
+  DRAG_CURVES,
+);
+
 export { LEVEL };

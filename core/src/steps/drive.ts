@@ -11,7 +11,7 @@ import {
   type OperatingPoint,
 } from '../power';
 import { air } from './air';
-import { curvesOf, quantitiesOf } from './quantity';
+import { curvesOf, quantitiesOf, part } from './quantity';
 import { driveParts, lifter, speeds, thruster, thrustNodes } from './speeds';
 import { NOTHING, step } from './step';
 
@@ -137,7 +137,7 @@ export const energy = step({
   },
 });
 
-export const DRIVE = {
+const DRIVE = {
   ...quantitiesOf(still, {
     staticThrust: {
       name: 'Static thrust',
@@ -214,8 +214,15 @@ export const DRIVE = {
   }),
 };
 
-export const DRIVE_CURVES = curvesOf(thrustCharts, {
+const DRIVE_CURVES = curvesOf(thrustCharts, {
   thrust: { xKind: 'speed', yKind: 'force', read: (r) => r.full },
   lapThrust: { xKind: 'speed', yKind: 'force', read: (r) => r.lap },
 });
+
+export const DRIVE_PART = part(
+  [drives, still, fullThrust, lapThrust, thrustCharts, energy],
+  DRIVE,
+  DRIVE_CURVES,
+);
+
 export { MOTOR };

@@ -5,7 +5,7 @@ import { hoverPoint, type HoverPoint } from '../power';
 import { balance } from './balance';
 import { drives, energy, MOTOR } from './drive';
 import { lapPower } from './lap';
-import { quantitiesOf, remark } from './quantity';
+import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 /** null: it does not hover, or nothing lifts. */
@@ -40,7 +40,7 @@ const HOVER = 'Lift motors and rotors by blade elements at the thrust that carri
 const weak = (r: HoverPoint | null) =>
   remark(r !== null && r.point.duty > 1, 'The lift motors cannot hold this weight.');
 
-export const HOVERING = {
+const HOVERING = {
   ...quantitiesOf(hover, {
     hoverPower: {
       name: 'Hover power',
@@ -93,3 +93,5 @@ export const HOVERING = {
     },
   }),
 };
+
+export const HOVERING_PART = part([hover, lasting], HOVERING);

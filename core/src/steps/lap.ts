@@ -6,7 +6,7 @@ import { operate, operateForThrust, type OperatingPoint } from '../power';
 import { climb } from './climb';
 import { airframe, glide, LEVEL } from './drag';
 import { drives, energy, lapThrust, MOTOR, thrustAt } from './drive';
-import { quantitiesOf, remark } from './quantity';
+import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 import { NEVER, takeOff } from './takeOff';
 
@@ -127,10 +127,10 @@ function lapTimeRemarks(r: Laps | null): string[] {
 }
 
 const NOT_HELD =
-  'The lap throttle does not hold this loading level; the numbers that follow assume 1.1 times the stall speed.';
+  'The lap throttle does not hold this state level; the numbers that follow assume 1.1 times the stall speed.';
 const LIMITS = 'Time and energy limits';
 
-export const LAP = {
+const LAP = {
   ...quantitiesOf(work, {
     turnStallSpeed: {
       name: 'Stall speed in the lap turn',
@@ -232,3 +232,5 @@ export const LAP = {
     },
   }),
 };
+
+export const LAP_PART = part([work, lapPower, laps], LAP);

@@ -13,7 +13,7 @@ import {
   type NearMoments,
 } from '../surface';
 import { heaviest } from './balance';
-import { quantitiesOf } from './quantity';
+import { quantitiesOf, part } from './quantity';
 import { sections } from './sections';
 import { off } from './causes';
 import { NOTHING, step } from './step';
@@ -105,7 +105,7 @@ export const slope = step({
   }),
 });
 
-export const LATTICE = quantitiesOf(slope, {
+const LATTICE = quantitiesOf(slope, {
   liftSlope: {
     name: 'Lift slope',
     kind: 'perRad',
@@ -115,3 +115,8 @@ export const LATTICE = quantitiesOf(slope, {
     read: (r) => r.perRad,
   },
 });
+
+export const LATTICE_PART = part(
+  [lattice, coupled, bodies, lines, momentHeight, moments, lateral, slope],
+  LATTICE,
+);

@@ -8,7 +8,7 @@ import { air } from './air';
 import { balance, heaviestKnown } from './balance';
 import { METHOD_SPREAD, off } from './causes';
 import { coupled, lattice } from './lattice';
-import { curvesOf, quantitiesOf, remark } from './quantity';
+import { curvesOf, quantitiesOf, remark, part } from './quantity';
 import { sections } from './sections';
 import { shape } from './shape';
 import { trust } from './speeds';
@@ -179,7 +179,7 @@ function liftRemarks({ rough, unsure }: Lift, { design }: Source): string[] {
   ];
 }
 
-export const LIFT = {
+const LIFT = {
   ...quantitiesOf(lift, {
     clMax: {
       name: 'Largest lift coefficient',
@@ -235,6 +235,8 @@ export const LIFT = {
   }),
 };
 
-export const LIFT_CURVES = curvesOf(stallOrder, {
+const LIFT_CURVES = curvesOf(stallOrder, {
   stallRatio: { xKind: 'chordPercent', yKind: 'percent', read: (r) => ({ x: r.y, y: r.ratio }) },
 });
+
+export const LIFT_PART = part([sweeps, lift, stallOrder, stallAngles], LIFT, LIFT_CURVES);

@@ -79,3 +79,20 @@ export interface ReadCurve {
 export function curvesOf<O>(step: Step<O>, specs: Readonly<Record<string, CurveSpec<O>>>): ReadCurve[] {
   return Object.entries(specs).map(([id, s]) => ({ ...s, id, step, read: s.read as ReadCurve['read'] }));
 }
+
+/** What one file of steps hands to the plan: its steps in order, and what is read off them. */
+export interface Part<
+  Q extends Readonly<Record<string, ReadQuantity>> = Readonly<Record<string, ReadQuantity>>,
+> {
+  readonly steps: readonly Step[];
+  readonly quantities: Q;
+  readonly curves: readonly ReadCurve[];
+}
+
+export function part<Q extends Readonly<Record<string, ReadQuantity>>>(
+  steps: readonly Step[],
+  quantities: Q,
+  curves: readonly ReadCurve[] = [],
+): Part<Q> {
+  return { steps, quantities, curves };
+}

@@ -15,7 +15,7 @@ import { air } from './air';
 import { balance } from './balance';
 import { METHOD_SPREAD, off } from './causes';
 import { actingOnDrag, DRAG_CAUSES, dragTable } from './drag';
-import { quantitiesOf, remark } from './quantity';
+import { quantitiesOf, remark, part } from './quantity';
 import { shape } from './shape';
 import { rubberBlades, trust } from './speeds';
 import { step } from './step';
@@ -139,7 +139,7 @@ function timeRemarks(r: Flights | null): string[] {
   );
 }
 
-export const RUBBERS = {
+const RUBBERS = {
   ...quantitiesOf(rubberBatch, {
     rubberMass: {
       name: 'Rubber motor',
@@ -213,3 +213,5 @@ export const RUBBERS = {
     },
   }),
 };
+
+export const RUBBERS_PART = part([rubberBatch, rubberFlight], RUBBERS);

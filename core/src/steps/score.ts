@@ -36,8 +36,8 @@ const ROWS = {
     kind: 'points',
     scope: 'all',
     station: 'score',
-    formula: 'greatest {score} over the loadings',
-    method: 'Every loading scored',
+    formula: 'greatest {score} over the states',
+    method: 'Every state scored',
     better: 'more',
   },
   bestCount: {
@@ -45,8 +45,8 @@ const ROWS = {
     kind: 'count',
     scope: 'all',
     station: 'score',
-    formula: 'the loading with the greatest {score}',
-    method: 'Every loading scored',
+    formula: 'the state with the greatest {score}',
+    method: 'Every state scored',
     better: 'more',
   },
 } as const satisfies Record<string, Row>;

@@ -19,6 +19,7 @@ import {
 import { heaviestState } from '../mass';
 import { referencePlanform } from '../surface';
 import { step } from './step';
+import { part } from './quantity';
 
 /** Reynolds numbers at which polars are computed; in between they are interpolated in log Re. */
 export const POLAR_REYNOLDS = [5e4, 1e5, 2e5, 4e5, 8e5];
@@ -124,3 +125,5 @@ export const sections = step({
     return { contours, facts, polars };
   },
 });
+
+export const SECTIONS_PART = part([sections], {});

@@ -1,6 +1,6 @@
 /** Plan forms: sizes that everything is referred to, and volumes of tail and fin. */
 import { planformOf, referencePlanform, tailVolume, type Planform } from '../surface';
-import { quantitiesOf, remark } from './quantity';
+import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 export interface Shape {
@@ -25,7 +25,7 @@ export const shape = step({
 
 const PLAN = 'Plan-form geometry';
 
-export const SHAPE = quantitiesOf(shape, {
+const SHAPE = quantitiesOf(shape, {
   wingArea: {
     name: 'Wing area',
     kind: 'area',
@@ -84,3 +84,5 @@ export const SHAPE = quantitiesOf(shape, {
     read: ({ wing, fin }) => (fin ? tailVolume(wing, fin, true).volume : undefined),
   },
 });
+
+export const SHAPE_PART = part([shape], SHAPE);

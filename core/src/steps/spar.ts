@@ -4,7 +4,7 @@ import { sparCurve, sparSection, type SparCurve } from '../structure';
 import { liftShares, solveTrim } from '../surface';
 import { balance } from './balance';
 import { lift } from './lift';
-import { curvesOf, quantitiesOf } from './quantity';
+import { curvesOf, quantitiesOf, part } from './quantity';
 import { shape } from './shape';
 import { aero } from './stability';
 import { step } from './step';
@@ -80,7 +80,7 @@ export const loadFactors = step({
   }),
 });
 
-export const SPAR = {
+const SPAR = {
   ...quantitiesOf(strength, {
     sparMoment: {
       name: 'Spar moment at failure',
@@ -145,7 +145,9 @@ export const SPAR = {
   }),
 };
 
-export const SPAR_CURVES = curvesOf(sparLoad, {
+const SPAR_CURVES = curvesOf(sparLoad, {
   sparMoment: { xKind: 'length', yKind: 'moment', read: (r) => ({ x: r.y, y: r.moment }) },
   sparDeflection: { xKind: 'length', yKind: 'length', read: (r) => ({ x: r.y, y: r.deflection }) },
 });
+
+export const SPAR_PART = part([strength, stiffness, sparLoad, loadFactors], SPAR, SPAR_CURVES);

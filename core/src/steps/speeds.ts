@@ -17,6 +17,7 @@ import { heaviest } from './balance';
 import { sections } from './sections';
 import { shape } from './shape';
 import { NOTHING, step } from './step';
+import { part } from './quantity';
 
 /** Coefficients are worth keeping for the parts that somebody tries one after the other. */
 const BLADES = 60;
@@ -136,3 +137,8 @@ export const rubberBlades = step({
   run: ({ rubberSpeed }, { propeller, flares }): FlaringCurves | null =>
     propeller ? flaringCurves(propeller, rubberSpeed.speed, flares ? 1 : 0) : null,
 });
+
+export const SPEEDS_PART = part(
+  [thruster, lifter, noThrust, speeds, thrustNodes, speedNodes, trust, rubberSpeed, rubberBlades],
+  {},
+);

@@ -3,7 +3,7 @@ import { linearAero, nearMoments, type LinearAero } from '../surface';
 import { balance } from './balance';
 import { off } from './causes';
 import { bodies, lateral, lattice, lines, moments, VLM } from './lattice';
-import { quantitiesOf } from './quantity';
+import { quantitiesOf, part } from './quantity';
 import { shape } from './shape';
 import { NOTHING, step } from './step';
 
@@ -89,7 +89,7 @@ export const weathercock = step({
   }),
 });
 
-export const STABILITY = {
+const STABILITY = {
   ...quantitiesOf(limits, {
     neutralPoint: {
       name: 'Neutral point',
@@ -146,3 +146,5 @@ export const STABILITY = {
     },
   }),
 };
+
+export const STABILITY_PART = part([latticeAero, latticeFree, aero, limits, margin, weathercock], STABILITY);

@@ -4,7 +4,7 @@ import { groundRun, type GroundRun } from '../flight';
 import { air } from './air';
 import { airframe, type Airframe } from './drag';
 import { fullThrust, thrustAt } from './drive';
-import { quantitiesOf, remark } from './quantity';
+import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 /** Stands for a time or distance that does not end: finite, so that tables and files can hold it; always with a remark. */
@@ -52,7 +52,7 @@ export const takeOff = step({
   },
 });
 
-export const TAKE_OFF = quantitiesOf(takeOff, {
+const TAKE_OFF = quantitiesOf(takeOff, {
   liftOffSpeed: {
     name: 'Lift-off speed',
     kind: 'speed',
@@ -78,3 +78,5 @@ export const TAKE_OFF = quantitiesOf(takeOff, {
       ),
   },
 });
+
+export const TAKE_OFF_PART = part([takeOff], TAKE_OFF);

@@ -7,7 +7,7 @@ import { balance } from './balance';
 import { airframe } from './drag';
 import { work } from './lap';
 import { VLM } from './lattice';
-import { quantitiesOf } from './quantity';
+import { quantitiesOf, part } from './quantity';
 import { shape } from './shape';
 import { aero } from './stability';
 import { NOTHING, step } from './step';
@@ -46,7 +46,7 @@ export const reynolds = step({
 
 const ON_CHORD = 'Definition, on the mean chord';
 
-export const TRIM = {
+const TRIM = {
   ...quantitiesOf(trim, {
     trimElevator: {
       name: 'Elevator to trim at lap speed',
@@ -76,3 +76,5 @@ export const TRIM = {
     },
   }),
 };
+
+export const TRIM_PART = part([trim, reynolds], TRIM);

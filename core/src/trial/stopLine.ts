@@ -34,7 +34,7 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
   const need = s.requiredLoadFactor * s.safetyFactor;
   if (!(at('failLoadFactor') >= need))
     out.push(
-      `The wing is computed to break at ${at('failLoadFactor').toFixed(1)} g in this loading; ${need.toFixed(1)} g is asked (${s.requiredLoadFactor} g with factor ${s.safetyFactor}).`,
+      `The wing is computed to break at ${at('failLoadFactor').toFixed(1)} g in this state; ${need.toFixed(1)} g is asked (${s.requiredLoadFactor} g with factor ${s.safetyFactor}).`,
     );
   if (!(at('failLoadFactorDown') >= s.requiredNegative * s.safetyFactor))
     out.push(`Downward the wing is computed to break at ${at('failLoadFactorDown').toFixed(1)} g.`);

@@ -350,7 +350,7 @@ export function Payload() {
   const P = `${D}.payload`;
   return (
     <section className="block">
-      <h2>Payload and loadings</h2>
+      <h2>Payload and states</h2>
       <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
         <DocField label="One unit" path={`${P}.unitMass`} kind="mass" />
         <DocField label="First row, x" path={`${P}.x`} kind="length" />

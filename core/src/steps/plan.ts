@@ -1,0 +1,63 @@
+/**
+ * The aircraft's computation, part after part in the trade's order of work. Nothing solves for an order: a step may need
+ * only what stands above it. The ledger is read off the steps in this order.
+ */
+import { AIR_PART } from './air';
+import { BALANCE_PART } from './balance';
+import { CLIMB_PART } from './climb';
+import { DRAG_PART } from './drag';
+import { DRIVE_PART } from './drive';
+import { HOVERING_PART } from './hover';
+import { LAP_PART } from './lap';
+import { LATTICE_PART } from './lattice';
+import { LIFT_PART } from './lift';
+import { RUBBERS_PART } from './rubber';
+import { SECTIONS_PART } from './sections';
+import { SHAPE_PART } from './shape';
+import { SPAR_PART } from './spar';
+import { SPEEDS_PART } from './speeds';
+import { STABILITY_PART } from './stability';
+import { TAKE_OFF_PART } from './takeOff';
+import { TRIM_PART } from './trim';
+import type { ReadCurve, ReadQuantity } from './quantity';
+import type { Step } from './step';
+
+const PARTS = [
+  // the day, the shape, the masses
+  AIR_PART,
+  SECTIONS_PART,
+  SHAPE_PART,
+  BALANCE_PART,
+  // the flow about it, and the scale of speeds
+  LATTICE_PART,
+  STABILITY_PART,
+  SPEEDS_PART,
+  // lift, drag, thrust
+  LIFT_PART,
+  DRAG_PART,
+  DRIVE_PART,
+  // flight
+  TAKE_OFF_PART,
+  CLIMB_PART,
+  LAP_PART,
+  TRIM_PART,
+  HOVERING_PART,
+  RUBBERS_PART,
+  // structure
+  SPAR_PART,
+] as const;
+
+type Quantities = (typeof PARTS)[number]['quantities'];
+type Merged<U> = (U extends unknown ? (u: U) => void : never) extends (all: infer A) => void ? A : never;
+
+/** Every step in order. */
+export const PLAN: readonly Step[] = PARTS.flatMap((p) => p.steps);
+
+/** Quantities that are read off the results of steps. */
+export const READ = Object.assign({}, ...PARTS.map((p) => p.quantities)) as Readonly<
+  Record<keyof Merged<Quantities>, ReadQuantity>
+>;
+export type ReadId = keyof typeof READ;
+export const READ_IDS = Object.keys(READ) as ReadId[];
+
+export const CURVES: readonly ReadCurve[] = PARTS.flatMap((p) => p.curves);
