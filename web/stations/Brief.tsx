@@ -159,6 +159,17 @@ function Site() {
           kind="ratio"
           hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
         />
+        <QuantityField
+          label="Braking friction"
+          value={site.brakingFriction ?? site.rollingFriction}
+          kind="ratio"
+          hint="With brakes on, or on a skid; as rolling where there are none. 0.3 to 0.5 braked on a dry hard strip; common practice."
+          onCommit={(si) =>
+            si >= 0 && si <= 0.9
+              ? edit({ type: 'set', path: `${B}.site.brakingFriction`, value: si })
+              : 'must lie between 0 and 0.9'
+          }
+        />
       </div>
       <SiteSpread />
     </section>

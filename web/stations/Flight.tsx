@@ -92,6 +92,7 @@ const COLUMNS = [
   'mass',
   'stallSpeed',
   'groundRun',
+  'landingRun',
   'climbRate',
   'lapTime',
   'lapsExact',

@@ -36,6 +36,10 @@ const siteSchema = z.strictObject({
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
   rollingFriction: between(0, 0.6),
+  /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: between(
+    0,
+    0.9,
+  ).optional(),
   /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
   spread: z
     .strictObject({

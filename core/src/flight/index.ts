@@ -1,3 +1,5 @@
+export { APPROACH, landingRun, TOUCH_DOWN } from './landing';
+export type { LandingInput, LandingRun } from './landing';
 export { buildDragTable, dragAt, inducedForm, parasiteAreas, profileTable, trimLine } from './dragTable';
 export type { DragParts, DragTable, ProfileTable, TrimLine } from './dragTable';
 export { bestClimb, climbAt, glide, groundRun, levelSpeed, stallSpeed, levelSpeeds } from './performance';

@@ -8,6 +8,7 @@ import { CLIMB_PART } from './climb';
 import { DRAG_PART } from './drag';
 import { DRIVE_PART } from './drive';
 import { HOVERING_PART } from './hover';
+import { LANDING_PART } from './landing';
 import { LAP_PART } from './lap';
 import { LATTICE_PART } from './lattice';
 import { LIFT_PART } from './lift';
@@ -40,6 +41,7 @@ const PARTS = [
   TAKE_OFF_PART,
   CLIMB_PART,
   LAP_PART,
+  LANDING_PART,
   TRIM_PART,
   HOVERING_PART,
   RUBBERS_PART,
