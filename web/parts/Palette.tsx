@@ -35,12 +35,14 @@ export function Palette() {
       label: `Look at state: ${l.name}`,
       onClick: () => setLoading(l.id),
     })),
-    ...Object.values(QUANTITIES).map((q) => ({
-      id: `why-${q.id}`,
-      label: q.name,
-      description: 'Why this number',
-      onClick: () => setWhy({ id: q.id, state: loading }),
-    })),
+    ...Object.values(QUANTITIES)
+      .filter((q) => q.id !== 'points')
+      .map((q) => ({
+        id: `why-${q.id}`,
+        label: q.name,
+        description: 'Why this number',
+        onClick: () => setWhy({ id: q.id, state: loading }),
+      })),
     { id: 'all', label: 'All projects', onClick: () => router.push('/') },
   ];
   return (

@@ -17,7 +17,11 @@ export interface Column {
   /** right-aligned although shown by its own renderer */ numeric?: boolean;
   cell:
     | { type: 'text' }
-    | { type: 'quantity'; kind: KindName | ((row: Record<string, unknown>) => KindName) }
+    | {
+        type: 'quantity';
+        kind: KindName | ((row: Record<string, unknown>) => KindName);
+        /** emptying the cell takes the number out */ optional?: boolean;
+      }
     | { type: 'choice'; options: readonly { value: string; label: string }[] }
     | {
         type: 'shown';
@@ -171,6 +175,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                         kind={kind}
                         hideLabel
                         hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'}
+                        optional={c.cell.type === 'quantity' && c.cell.optional === true}
                       />
                     ) : c.cell.type === 'text' ? (
                       <TextCell label={name} path={at} />

@@ -18,6 +18,8 @@ const SURFACES: { value: string; label: string; mu: number }[] = [
   { value: 'long grass', label: 'long grass', mu: 0.15 },
 ];
 const quantityOptions = Object.values(QUANTITIES)
+  // points are of one mission: the score stands for them
+  .filter((q) => q.id !== 'points')
   .map((q) => ({ value: q.id, label: q.name }))
   .sort((a, b) => a.label.localeCompare(b.label));
 
@@ -159,16 +161,12 @@ function Site() {
           kind="ratio"
           hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
         />
-        <QuantityField
+        <DocField
           label="Braking friction"
-          value={site.brakingFriction ?? site.rollingFriction}
+          path={`${B}.site.brakingFriction`}
           kind="ratio"
-          hint="With brakes on, or on a skid; as rolling where there are none. 0.3 to 0.5 braked on a dry hard strip; common practice."
-          onCommit={(si) =>
-            si >= 0 && si <= 0.9
-              ? edit({ type: 'set', path: `${B}.site.brakingFriction`, value: si })
-              : 'must lie between 0 and 0.9'
-          }
+          optional
+          hint="With brakes or on a skid; as rolling where empty. 0.3 to 0.5 braked, dry and hard; common practice."
         />
       </div>
       <SiteSpread />

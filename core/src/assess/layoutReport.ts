@@ -389,7 +389,7 @@ export function layoutReport(
             : Math.max(0, 0.85 * stall.alphaStall - main.incidence),
         )
       : [],
-    inGround: ground ? groundEffect(design, run) : null,
+    inGround: ground ? groundEffect(design, run, ground.ground) : null,
     fit: internalFit(design),
     pieces: piecesOf(design, thickness),
     hover: hoverShare(design, state, rotorThrust(design, run)),
@@ -403,9 +403,8 @@ export function layoutReport(
 }
 
 /** The lattice over a ground plane at wheel height against the free one, at one lift coefficient. */
-function groundEffect(design: Design, run: Run): LayoutReport['inGround'] {
-  const lowest = Math.min(...design.wheels!.map((w) => w.z)),
-    wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
+function groundEffect(design: Design, run: Run, lowest: number): LayoutReport['inGround'] {
+  const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   if (!(wing.macZ - lowest > 0.02 * wing.span)) return null;
   const near = solveLattice(design, run.of(sectionsStep).contours, 1, -lowest),
     free = run.of(lattice);

@@ -382,8 +382,8 @@ const design: Design = {
     part('paint', 'Covering, glue, screws', 'other', 140, 0.5, 0.03, 'guess'),
   ],
   wheels: [
-    { id: 'left', name: 'Left wheel', x: 0.335, y: -0.17, z: -0.162 },
-    { id: 'right', name: 'Right wheel', x: 0.335, y: 0.17, z: -0.162 },
+    { id: 'left', name: 'Left wheel', x: 0.335, y: -0.17, z: -0.132, diameter: 0.06 },
+    { id: 'right', name: 'Right wheel', x: 0.335, y: 0.17, z: -0.132, diameter: 0.06 },
     { id: 'tail-wheel', name: 'Tail wheel', x: 1.2, y: 0, z: -0.02 },
   ],
   limits: {

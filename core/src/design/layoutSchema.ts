@@ -33,13 +33,14 @@ export const rotorSchema = z.strictObject({
   /** largest thrust of one [N] */ maxThrust: above(5000),
 });
 
-/** A wheel, ball or skid that touches the ground. z of the lowest point. */
+/** A wheel, ball or skid that touches the ground: z of the axle where a diameter is given, else of the lowest point. */
 export const wheelSchema = z.strictObject({
   id,
   name: label,
   x: between(-5, 10),
   y: between(-5, 5),
   z: between(-5, 5),
+  diameter: above(1).optional(),
 });
 
 /** Size of a thing inside the body [m]. */
@@ -67,6 +68,8 @@ export const dragSourceSchema = z.discriminatedUnion('kind', [
     count: z.int().min(1).max(12),
     faired: z.boolean(),
   }),
+  /** those that are drawn, by their own diameters */
+  z.strictObject({ kind: z.literal('drawn wheels'), width: above(0.5), faired: z.boolean() }),
   z.strictObject({ kind: z.literal('opening'), length: above(5), width: above(3) }),
   z.strictObject({
     kind: z.literal('bluff'),

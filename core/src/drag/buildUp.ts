@@ -22,7 +22,7 @@ export interface DragItem {
  * @param state what is open, lowered or towed in it
  */
 export function parasiteItems(
-  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'dragItems'>,
+  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'dragItems' | 'wheels'>,
   speed: number,
   kinematic: number,
   state?: Pick<Loading, 'addedDrag' | 'towed'>,
@@ -42,7 +42,10 @@ export function parasiteItems(
     items.push({ name: s.name, area: 2.2 * p.area * plateFriction((speed * p.mac) / kinematic) });
   }
   for (const d of design.dragItems)
-    items.push({ name: d.name, area: d.from ? outsideDragArea(d.from, speed, kinematic) : d.dragArea });
+    items.push({
+      name: d.name,
+      area: d.from ? outsideDragArea(d.from, speed, kinematic, design.wheels) : d.dragArea,
+    });
   if (state?.addedDrag) items.push({ name: 'open or lowered in this state', area: state.addedDrag });
   items.push({ name: 'interference', area: INTERFERENCE * items.reduce((a, i) => a + i.area, 0) });
   if (state?.towed) {

@@ -6,7 +6,12 @@
 import type { Design } from '../design';
 import { placeOf, stationAt } from '../surface';
 
+type Wheel = NonNullable<Design['wheels']>[number];
+/** Height of the lowest point of a wheel or skid [m]. */
+const lowestOf = (w: Wheel) => w.z - (w.diameter ?? 0) / 2;
+
 export interface GroundGeometry {
+  /** height of the lowest point of all [m] */ ground: number;
   kind: 'nose wheel' | 'tail wheel' | 'skid';
   /** lowest blade above the ground, standing level on the main wheels [m] */ propellerClearance:
     number | null;
@@ -20,7 +25,8 @@ export interface GroundGeometry {
 
 /** @returns null when fewer than two wheels are given */
 export function groundGeometry(design: Design, cg: { x: number; z: number }): GroundGeometry | null {
-  const wheels = design.wheels ?? [];
+  // from here on z is where it touches
+  const wheels = (design.wheels ?? []).map((w) => ({ ...w, z: lowestOf(w) }));
   if (wheels.length < 2) return null;
   const track = Math.max(...wheels.map((w) => Math.abs(w.y)));
   const mains = wheels.filter((w) => Math.abs(w.y) > 0.6 * track || track === 0);
@@ -66,6 +72,7 @@ export function groundGeometry(design: Design, cg: { x: number; z: number }): Gr
     }
   if (end && kind === 'tail wheel') touch('the tail wheel', end.x, end.z);
   return {
+    ground: Math.min(...wheels.map((w) => w.z)),
     kind,
     propellerClearance: design.power.unpowered ? null : p.z - p.diameter / 2 - main.z,
     track: 2 * track,

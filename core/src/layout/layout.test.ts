@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, waferDocument } from '../demo';
 import type { Design } from '../design';
 import { G0 } from '../air';
+import { parasiteItems } from '../drag';
 import { loadedState, measuresOf } from '../mass';
 import { sectionModel, TABLE_POINTS } from '../section';
 import {
@@ -64,6 +65,31 @@ describe('on the ground', () => {
     expect(g.tipBack).toBeCloseTo(Math.atan2(0.1, 0.2), 9);
     expect(g.propellerClearance).toBeCloseTo(0.2 - design.power.propeller.diameter / 2, 9);
     expect(g.tailStrike).toBeLessThanOrEqual(Math.atan2(0.15, 1) + 1e-9);
+  });
+  it('a larger wheel lifts the aircraft by half of what it grew, and costs its drag: one diameter for both', () => {
+    const of = (diameter: number): Design => ({
+      ...design,
+      wheels: [
+        { id: 'l', name: 'l', x: 0.335, y: -0.17, z: -0.132, diameter },
+        { id: 'r', name: 'r', x: 0.335, y: 0.17, z: -0.132, diameter },
+        { id: 't', name: 't', x: 1.2, y: 0, z: -0.02 },
+      ],
+      dragItems: [
+        {
+          id: 'w',
+          name: 'w',
+          dragArea: 0,
+          note: '',
+          from: { kind: 'drawn wheels', width: 0.02, faired: false },
+        },
+      ],
+    });
+    const cg = { x: 0.4, z: 0 },
+      clear = (d: number) => groundGeometry(of(d), cg)!.propellerClearance!;
+    expect(clear(0.1) - clear(0.06)).toBeCloseTo(0.02, 12);
+    const drag = (d: number) => parasiteItems(of(d), 15, 1.5e-5).find((i) => i.name === 'w')!.area;
+    expect(drag(0.06)).toBeCloseTo(0.3 * 0.06 * 0.02 * 2, 12);
+    expect(drag(0.1) / drag(0.06)).toBeCloseTo(10 / 6, 12);
   });
   it('a nose wheel ahead is seen as one, and a CG behind the mains as sitting on the tail', () => {
     const g = groundGeometry(

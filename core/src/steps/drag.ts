@@ -58,8 +58,8 @@ export const parasite = step({
   id: 'parasite drag',
   scope: 'state',
   needs: { asked, speedNodes },
-  slice: ({ design: { surfaces, body, pods, dragItems } }, { addedDrag, towed }) => ({
-    design: { surfaces, body, pods, dragItems },
+  slice: ({ design: { surfaces, body, pods, dragItems, wheels } }, { addedDrag, towed }) => ({
+    design: { surfaces, body, pods, dragItems, wheels },
     state: { addedDrag, towed },
   }),
   run: ({ asked, speedNodes }, { design, state }): { areas: readonly number[] } => ({

@@ -64,7 +64,7 @@ export const LANDING_PART = part(
       kind: 'distance',
       station: 'flight',
       formula:
-        '∫ m · V / (D + μ(W − L)) dV from 1.15 · {stallSpeed} down to the head wind; m = {mass}, thrust off, μ with brakes or skid',
+        '∫ m · V / (D + μ(W − L)) dV from 1.15 · {stallSpeed} down to the head wind; m = {mass}, no thrust, μ braking',
       method: ANDERSON,
       better: 'less',
       read: (r) => {

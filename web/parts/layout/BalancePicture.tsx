@@ -29,7 +29,7 @@ export function BalancePicture({ design, report, band, moves, units, onMove }: P
     u = w / 100;
   const zs = side.flatMap((l) => l.points.map((p) => p[1])),
     zTop = Math.max(...zs),
-    zLow = Math.min(...zs, ...(design.wheels ?? []).map((q) => q.z));
+    zLow = Math.min(...zs, ...(design.wheels ?? []).map((q) => q.z - (q.diameter ?? 0) / 2));
   // the plan is cut at a little more than the body's own width: wings would push everything else off the screen
   const bodyHalf = Math.max(...design.body.map((b) => b.width)) / 2,
     reach = Math.max(3 * bodyHalf, 0.16 * w, ...design.items.map((i) => Math.min(Math.abs(i.y), 0.25 * w)));
@@ -190,8 +190,9 @@ export function BalancePicture({ design, report, band, moves, units, onMove }: P
         <circle
           key={q.id}
           cx={q.x}
-          cy={zTop - q.z - 0.012 * w}
-          r={0.012 * w}
+          // without a diameter z is its lowest point
+          cy={zTop - q.z - (q.diameter === undefined ? 0.012 * w : 0)}
+          r={q.diameter === undefined ? 0.012 * w : q.diameter / 2}
           fill="none"
           stroke="var(--ink)"
           vectorEffect="non-scaling-stroke"

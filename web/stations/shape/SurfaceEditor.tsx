@@ -254,7 +254,8 @@ export function BodyEditor() {
       </section>
       <section className="block">
         <h2>
-          Wheels, legs, skids <span className="right dim">lowest point</span>
+          Wheels, legs, skids{' '}
+          <span className="right dim">z of the axle; of the lowest point without a diameter</span>
         </h2>
         {wheels === undefined ? (
           <Button
@@ -284,6 +285,11 @@ export function BodyEditor() {
               { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
               { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
               { key: 'z', label: 'z', cell: { type: 'quantity', kind: 'length' } },
+              {
+                key: 'diameter',
+                label: 'Diameter',
+                cell: { type: 'quantity', kind: 'length', optional: true },
+              },
             ]}
           />
         )}
@@ -331,6 +337,10 @@ const SOURCES: Record<string, { label: string; value: object | null }> = {
   typed: { label: 'typed', value: null },
   wire: { label: 'wires', value: { kind: 'wire', length: 0.3, diameter: 0.003, count: 2 } },
   strut: { label: 'struts', value: { kind: 'strut', length: 0.3, chord: 0.02, thickness: 0.006, count: 2 } },
+  'drawn wheels': {
+    label: 'wheels as drawn',
+    value: { kind: 'drawn wheels', width: 0.02, faired: false },
+  },
   wheel: { label: 'wheels', value: { kind: 'wheel', diameter: 0.06, width: 0.02, count: 2, faired: false } },
   opening: { label: 'open bay', value: { kind: 'opening', length: 0.2, width: 0.08 } },
   bluff: { label: 'box or ball', value: { kind: 'bluff', frontal: 0.002, shape: 'rounded' } },
