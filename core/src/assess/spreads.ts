@@ -61,28 +61,30 @@ export class Spreads {
     const before = curves.slice(0, curves.indexOf(curve)),
       result = this.task.run.of(curve.step, state),
       first = before.reduce((n, c) => n + (c.read(result)?.y.length ?? 0), ids.length);
-    const spreads = this.slopes.spreadsOf(curve.step, state);
-    return y.map((v, i) => {
-      const { sigma } = spreads[first + i];
-      return Number.isFinite(sigma) ? sigma : Math.abs(v);
-    });
+    const sigmas = this.slopes.sigmasOf(curve.step, state, first, y.length);
+    return y.map((v, i) => (Number.isFinite(sigmas[i]) ? sigmas[i] : Math.abs(v)));
   }
 
   /** Scores on both sides of every cause that reaches what the formulas name. */
   private scores(): { keys: readonly string[]; sides: readonly Sides[] } {
     if (this.scored) return this.scored;
-    const { run, values, missions } = this.task,
+    const { run, cells, values, missions } = this.task,
       { brief, design } = run.source,
       held = heldSteps(brief, design, values, missions);
     const keys = Object.keys(scoreLoadings(brief, design, values, { held, missions }).values);
     const reached = [...this.slopes.causes].filter((c) =>
       this.named.some((id) => READ[id].step.reach.has(c)),
     );
+    const still = new Map(
+      cells.flatMap((c): [Cell, number][] =>
+        this.named.includes(c.id) && c.key in values ? [[c, values[c.key]]] : [],
+      ),
+    );
     const sides = run.cache.kept('scores on both sides', this.scoresKey(held), 60, () =>
       reached.map((cause): Sides => {
         const { up, down } = this.slopes.sidesOf(cause);
         const at = (side: Run) => {
-          const v = this.scoreOn(side, cause, held);
+          const v = this.scoreOn(side, cause, held, still);
           return keys.map((k) => v[k]);
         };
         return { cause, up: at(up), down: at(down) };
@@ -101,15 +103,12 @@ export class Spreads {
     return [asked, this.slopes.stepsKey, ...new Set(steps)].join(' ');
   }
 
-  /** Scores with one cause moved. */
-  private scoreOn(side: Run, cause: CauseId, held: HeldSteps): Values {
-    const { values, cells, missions, run } = this.task,
-      moved = { ...values };
-    for (const c of cells) {
-      if (!this.named.includes(c.id) || !READ[c.id].step.reach.has(cause)) continue;
-      const value = readCell(side, c);
-      if (value !== undefined) moved[c.key] = value;
-    }
+  /** Scores with one cause moved. @param still the numbers that scores are made of, at rest */
+  private scoreOn(side: Run, cause: CauseId, held: HeldSteps, still: ReadonlyMap<Cell, number>): Values {
+    const { missions, run } = this.task,
+      moved: Values = {};
+    for (const [c, value] of still)
+      moved[c.key] = READ[c.id].step.reach.has(cause) ? (readCell(side, c) ?? value) : value;
     return scoreLoadings(run.source.brief, run.source.design, moved, { held, missions }).values;
   }
 }

@@ -22,7 +22,7 @@ import {
   type Step,
 } from '../steps';
 import type { Run } from './run';
-import { readAll } from './values';
+import { numbersOn, readAll } from './values';
 
 /** Change of one number: per unit of each factor; by one spread of each input; per kg and m of its state. */
 export interface Slope {
@@ -105,7 +105,7 @@ export class Slopes {
     return made;
   }
 
-  /** Spreads of everything that is read off one step. */
+  /** Spreads of all quantities that are read off one step. */
   spreadsOf(step: Step, state: string): readonly Spread[] {
     const at = `${step.id}@${state}`,
       known = this.spread.get(at);
@@ -115,12 +115,38 @@ export class Slopes {
     const key = `${run.keyOf(step, state)} ${masses} ${this.covarianceKey}`;
     const made = run.cache.kept(`spreads of ${step.id}`, key, 400, () => {
       const sides = this.of(step, state);
-      return readAll(step, run.of(step, state)).map((_, i) =>
-        this.spreadOf(this.slopeOf(sides, i, state), state),
-      );
+      return numbersOn(step).map((_, i) => this.spreadOf(this.slopeOf(sides, i, state), state));
     });
     this.spread.set(at, made);
     return made;
+  }
+
+  /** Standard uncertainty of `n` numbers of a step from place `from` on: a curve needs no shares. */
+  sigmasOf(step: Step, state: string, from: number, n: number): readonly number[] {
+    const sides = this.of(step, state),
+      { covariance } = this.cal;
+    // by mass and CG of the state, chained back to its items once for all
+    const masses = sides.some((s) => isPlace(s.cause)) ? this.stateFor(state) : null,
+      h = masses && massSteps(masses);
+    return Array.from({ length: n }, (_, k) => {
+      const i = from + k,
+        slopes: [factor: number, slope: number][] = [],
+        place = [0, 0, 0];
+      let variance = 0;
+      for (const { cause, up, down } of sides) {
+        const a = up[i],
+          b = down[i];
+        if (a === undefined || b === undefined || a === b) continue;
+        const factor = FACTORS_AT.get(cause);
+        if (factor !== undefined) slopes.push([factor, (a - b) / (2 * this.steps.get(cause)!)]);
+        else if (isPlace(cause)) place[PLACE_IDS.indexOf(cause)] = (a - b) / 2 / h![cause];
+        else variance += ((a - b) / 2) ** 2;
+      }
+      for (const [p, a] of slopes) for (const [q, b] of slopes) variance += a * b * covariance[p][q];
+      if (masses && place.some((v) => v !== 0))
+        variance += itemParts(masses, place).reduce((s, p) => s + p.part ** 2, 0);
+      return Math.sqrt(Math.max(0, variance));
+    });
   }
 
   /** Number `i` of a list of both sides. @param state id of the state it belongs to, or 'all' */

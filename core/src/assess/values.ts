@@ -21,6 +21,11 @@ export const READINGS: readonly Reading[] = PLAN.map((step) => ({
 
 const OF_STEP = new Map(READINGS.map((r) => [r.step, r]));
 
+/** Quantities that are read off one step. */
+export function numbersOn(step: Step): readonly ReadId[] {
+  return OF_STEP.get(step)!.ids;
+}
+
 /** Numbers of one result in that order; undefined where the aircraft or state has none. */
 export function readAll(step: Step, result: unknown): (number | undefined)[] {
   const { ids, curves } = OF_STEP.get(step)!;

@@ -1,6 +1,6 @@
 /**
  * Dense LU on flat typed arrays, for matrices that are formed and solved thousands of times (the coupled section
- * solver). For everything else `linear.ts` is the one to use; both are checked against each other.
+ * solver, lattices). `linear.ts` puts checked shapes about it; its tests hold it against the library's.
  */
 import { DomainError } from './guard';
 
