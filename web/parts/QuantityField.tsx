@@ -13,7 +13,7 @@ import {
   type KindName,
   type ParseResult,
 } from '@skiametra/core/units';
-import { BASES, type Basis } from '@skiametra/core/design';
+import { BASES, documentField, type Basis } from '@skiametra/core/design';
 import { CommaQuestion, knownComma, rememberComma } from './CommaQuestion';
 import { useCommitOnLeave } from './useCommitOnLeave';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -177,26 +177,35 @@ export function BasisMark({
   );
 }
 
-/** A quantity field bound to a number of the document by its path, with its basis when `tracked`. */
+/** A name as a label begins. */
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
+/**
+ * A quantity field bound to a number of the document by its path, with its basis when `tracked`. Kind and label are those
+ * that the schema declares, unless the place asks for others.
+ */
 export function DocField({
-  label,
+  label: named,
   path,
-  kind,
+  kind: asked,
   tracked,
   hideLabel,
   hideUnit,
   hint,
   optional,
 }: {
-  label: string;
+  /** as the schema names it where left out */ label?: string;
   path: string;
-  kind: KindName;
+  /** as the schema declares it where left out */ kind?: KindName;
   tracked?: boolean;
   hideLabel?: boolean;
   hideUnit?: boolean;
   hint?: string;
   /** emptying the field takes the number out */ optional?: boolean | 'null';
 }) {
+  const declared = documentField(path.replace(/^document\./, '')),
+    kind = asked ?? declared?.kind ?? 'ratio',
+    label = named ?? capital(declared?.label ?? path);
   const value = useWorkspace((w) => getPath(w.content, path)) as number | null | undefined;
   const edit = useWorkspace((w) => w.edit);
   const basisKey = path.replace(/^document\.design\./, '');

@@ -1,7 +1,6 @@
 /** What changed between two versions, in words: every changed value of a group, never only the first. */
-import type { Change } from '@skiametra/core/design';
+import { documentField, type Change } from '@skiametra/core/design';
 import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
-import { kindOfPath } from './pathKind';
 
 const KEY_WORDS: Readonly<Record<string, string>> = {
   name: 'name',
@@ -31,7 +30,7 @@ function placeOf(path: string, group: string): string {
 
 function valueWords(path: string, v: unknown, units: UnitSystem): string {
   if (v === null) return 'unknown';
-  if (typeof v === 'number') return formatQuantity(v, kindOfPath(path), units);
+  if (typeof v === 'number') return formatQuantity(v, documentField(path)?.kind ?? 'ratio', units);
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   return typeof v === 'string' ? `“${v.length > 24 ? `${v.slice(0, 23)}…` : v}”` : '';
 }

@@ -1,10 +1,9 @@
 /** The pure parts of the interface: scales of the three marks, asked limits, outlines, kinds of paths, newest-only queue. */
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
-import { listChanges, setPath } from '@skiametra/core/design';
+import { setPath } from '@skiametra/core/design';
 import { planformOf } from '@skiametra/core/surface';
 import { newestOnly } from '../workers/coreClient';
-import { kindOfPath } from './pathKind';
 import { freshId } from './SheetTable';
 import { halfOutline, planBounds } from './Silhouette';
 import { STATIONS } from './stationList';
@@ -82,26 +81,6 @@ describe('outlines', () => {
 });
 
 describe('paths', () => {
-  it.each([
-    ['design.items.battery.x', 'length'],
-    ['design.items.battery.movable.from', 'length'],
-    ['design.surfaces.wing.controls.aileron.from', 'ratio'],
-    ['design.power.motor.kv', 'kv'],
-    ['brief.site.temperature', 'temperature'],
-    ['constructor', 'ratio'],
-  ])('%s is a %s', (path, kind) => expect(kindOfPath(path)).toBe(kind));
-  it('every number that the demo can change between versions has a kind or is a plain one', () => {
-    const b = setPath(
-      setPath(bitternDocument(), 'design.structure.spar.outer', 0.012),
-      'design.power.battery.capacity',
-      9000,
-    );
-    expect(
-      listChanges(bitternDocument(), b)
-        .map((c) => kindOfPath(c.path))
-        .sort(),
-    ).toEqual(['charge', 'length']);
-  });
   it('fresh ids do not meet taken ones', () => {
     const made = Array.from({ length: 500 }, () => freshId('item', []));
     expect(new Set(made).size).toBe(500);

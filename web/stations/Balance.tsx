@@ -163,8 +163,8 @@ export function Balance() {
           <section className="block">
             <h2>Margin wanted</h2>
             <div className="fields">
-              <DocField label="Least" path={`${D}.flight.marginMin`} kind="chordPercent" />
-              <DocField label="Most" path={`${D}.flight.marginMax`} kind="chordPercent" />
+              <DocField label="Least" path={`${D}.flight.marginMin`} />
+              <DocField label="Most" path={`${D}.flight.marginMax`} />
             </div>
           </section>
         </div>

@@ -41,10 +41,10 @@ export function Brief() {
         <section className="block">
           <h2>Course</h2>
           <div className="fields">
-            <DocField label="Straight" path={`${B}.course.straight`} kind="distance" />
+            <DocField label="Straight" path={`${B}.course.straight`} />
             <IntField label="Straights per lap" path={`${B}.course.straightsPerLap`} />
             <IntField label="Half turns per lap" path={`${B}.course.turnsPerLap`} />
-            <DocField label="Time window" path={`${B}.course.window`} kind="time" />
+            <DocField label="Time window" path={`${B}.course.window`} />
             <IntField label="Timed laps" path={`${B}.course.timedLaps`} />
           </div>
         </section>
@@ -118,10 +118,10 @@ function Site() {
     <section className="block">
       <h2>Site</h2>
       <div className="fields">
-        <DocField label="Elevation" path={`${B}.site.elevation`} kind="distance" />
-        <DocField label="Temperature" path={`${B}.site.temperature`} kind="temperature" />
-        <DocField label="Wind along the course" path={`${B}.site.wind`} kind="speed" />
-        <DocField label="Strip length" path={`${B}.site.stripLength`} kind="distance" />
+        <DocField label="Elevation" path={`${B}.site.elevation`} />
+        <DocField label="Temperature" path={`${B}.site.temperature`} />
+        <DocField label="Wind along the course" path={`${B}.site.wind`} />
+        <DocField label="Strip length" path={`${B}.site.stripLength`} />
         <div className="qf">
           <label htmlFor="surface">Surface</label>
           <select
@@ -158,13 +158,11 @@ function Site() {
         <DocField
           label="Rolling friction"
           path={`${B}.site.rollingFriction`}
-          kind="ratio"
           hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
         />
         <DocField
           label="Braking friction"
           path={`${B}.site.brakingFriction`}
-          kind="ratio"
           optional
           hint="With brakes or on a skid; as rolling where empty. 0.3 to 0.5 braked, dry and hard; common practice."
         />

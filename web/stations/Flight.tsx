@@ -17,11 +17,11 @@ export function Flight() {
         <section className="block">
           <h2>How it is flown</h2>
           <div className="fields">
-            <DocField label="Throttle on the laps" path={`${F}.lapThrottle`} kind="percent" />
-            <DocField label="Bank in the turns" path={`${F}.turnBank`} kind="angle" />
-            <DocField label="Charge kept back" path={`${F}.reserve`} kind="percent" />
-            <DocField label="Lift-off over stall speed" path={`${F}.liftOffFactor`} kind="ratio" />
-            <DocField label="CL while rolling" path={`${F}.groundCl`} kind="ratio" />
+            <DocField label="Throttle on the laps" path={`${F}.lapThrottle`} />
+            <DocField label="Bank in the turns" path={`${F}.turnBank`} />
+            <DocField label="Charge kept back" path={`${F}.reserve`} />
+            <DocField label="Lift-off over stall speed" path={`${F}.liftOffFactor`} />
+            <DocField label="CL while rolling" path={`${F}.groundCl`} />
           </div>
         </section>
         <div>

@@ -54,16 +54,16 @@ export function Structure() {
           <div className="fields" style={{ marginTop: 10 }}>
             {spar.kind === 'tube' ? (
               <>
-                <DocField label="Outer diameter" path={`${S}.spar.outer`} kind="length" />
-                <DocField label="Wall" path={`${S}.spar.wall`} kind="length" />
+                <DocField label="Outer diameter" path={`${S}.spar.outer`} />
+                <DocField label="Wall" path={`${S}.spar.wall`} />
                 <Material label="Material" path={`${S}.spar.material`} />
               </>
             ) : (
               <>
-                <DocField label="Depth" path={`${S}.spar.height`} kind="length" />
-                <DocField label="Width of the caps" path={`${S}.spar.width`} kind="length" />
-                <DocField label="Thickness of a cap" path={`${S}.spar.cap`} kind="length" />
-                <DocField label="Thickness of a web" path={`${S}.spar.web`} kind="length" />
+                <DocField label="Depth" path={`${S}.spar.height`} />
+                <DocField label="Width of the caps" path={`${S}.spar.width`} />
+                <DocField label="Thickness of a cap" path={`${S}.spar.cap`} />
+                <DocField label="Thickness of a web" path={`${S}.spar.web`} />
                 <Material label="Caps" path={`${S}.spar.capMaterial`} />
                 <Material label="Webs" path={`${S}.spar.webMaterial`} />
               </>
@@ -73,12 +73,11 @@ export function Structure() {
         <section className="block">
           <h2>What it must stand</h2>
           <div className="fields">
-            <DocField label="Upward" path={`${S}.requiredLoadFactor`} kind="loadFactor" />
-            <DocField label="Downward" path={`${S}.requiredNegative`} kind="loadFactor" />
+            <DocField label="Upward" path={`${S}.requiredLoadFactor`} />
+            <DocField label="Downward" path={`${S}.requiredNegative`} />
             <DocField
               label="Factor to failure"
               path={`${S}.safetyFactor`}
-              kind="ratio"
               hint="Load at failure over the load it must stand; 1.5 is common practice."
             />
           </div>

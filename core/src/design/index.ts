@@ -49,6 +49,9 @@ export { readDocument, readProjectFile, referenceProblems, sentenceOf, withoutMa
 export type { ReadResult } from './read';
 export { mergeThreeWay, listChanges } from './merge';
 export type { Change, MergeResult } from './merge';
+export { documentField, testField } from './documentFields';
+export { FIELDS, numbersOf, storedUnit } from './fields';
+export type { Field } from './fields';
 export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';

@@ -4,14 +4,15 @@
  * All optional in the document, so that a plain aircraft stays plain.
  */
 import { z } from 'zod';
+import { field } from './fields';
 import { above, between, id, label } from './primitives';
 import { LEAVING, RETURNING } from './wayKinds';
 
 const bodyStation = z.strictObject({
-  x: between(-5, 10),
-  width: between(0, 3),
-  height: between(0, 3),
-  z: between(-3, 3),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  width: field(between(0, 3), 'length', 'width'),
+  height: field(between(0, 3), 'length', 'height'),
+  z: field(between(-3, 3), 'length', 'height of the middle'),
 });
 export const bodySchema = z
   .array(bodyStation)
@@ -20,60 +21,77 @@ export const bodySchema = z
   .refine((s) => s.every((p, i) => i === 0 || p.x > s[i - 1].x), 'stations must go aft from the nose');
 
 /** A pod, boom or nacelle beside the body; mirrored to the other side when it stands off the middle. */
-export const podSchema = z.strictObject({ id, name: label, y: between(0, 10), stations: bodySchema });
+export const podSchema = z.strictObject({
+  id,
+  name: label,
+  y: field(between(0, 10), 'length', 'out from the middle'),
+  stations: bodySchema,
+});
 
 /** One lift rotor, thrust upward. */
 export const rotorSchema = z.strictObject({
   id,
   name: label,
-  x: between(-5, 10),
-  y: between(-10, 10),
-  z: between(-5, 5),
-  diameter: above(3),
-  /** largest thrust of one [N] */ maxThrust: above(5000),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  y: field(between(-10, 10), 'length', 'out from the middle'),
+  z: field(between(-5, 5), 'length', 'height'),
+  diameter: field(above(3), 'length', 'diameter'),
+  /** largest thrust of one [N] */ maxThrust: field(above(5000), 'force', 'largest thrust'),
 });
 
 /** A wheel, ball or skid that touches the ground: z of the axle where a diameter is given, else of the lowest point. */
 export const wheelSchema = z.strictObject({
   id,
   name: label,
-  x: between(-5, 10),
-  y: between(-5, 5),
-  z: between(-5, 5),
-  diameter: above(1).optional(),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  y: field(between(-5, 5), 'length', 'out from the middle'),
+  z: field(between(-5, 5), 'length', 'height'),
+  diameter: field(above(1), 'length', 'diameter').optional(),
 });
 
 /** Size of a thing inside the body [m]. */
-export const boxSchema = z.strictObject({ length: above(5), width: above(3), height: above(3) });
+export const boxSchema = z.strictObject({
+  length: field(above(5), 'length', 'length'),
+  width: field(above(3), 'length', 'width'),
+  height: field(above(3), 'length', 'height'),
+});
 
 /** How the drag of an outside part is found. Lengths in m. */
 export const dragSourceSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('wire'),
-    length: above(20),
-    diameter: above(0.05),
-    count: z.int().min(1).max(100),
+    length: field(above(20), 'length', 'length'),
+    diameter: field(above(0.05), 'length', 'diameter'),
+    count: field(z.int().min(1).max(100), 'count', 'how many'),
   }),
   z.strictObject({
     kind: z.literal('strut'),
-    length: above(20),
-    chord: above(0.5),
-    thickness: above(0.2),
-    count: z.int().min(1).max(40),
+    length: field(above(20), 'length', 'length'),
+    chord: field(above(0.5), 'length', 'chord'),
+    thickness: field(above(0.2), 'length', 'thickness'),
+    count: field(z.int().min(1).max(40), 'count', 'how many'),
   }),
   z.strictObject({
     kind: z.literal('wheel'),
-    diameter: above(1),
-    width: above(0.5),
-    count: z.int().min(1).max(12),
+    diameter: field(above(1), 'length', 'diameter'),
+    width: field(above(0.5), 'length', 'width'),
+    count: field(z.int().min(1).max(12), 'count', 'how many'),
     faired: z.boolean(),
   }),
   /** those that are drawn, by their own diameters */
-  z.strictObject({ kind: z.literal('drawn wheels'), width: above(0.5), faired: z.boolean() }),
-  z.strictObject({ kind: z.literal('opening'), length: above(5), width: above(3) }),
+  z.strictObject({
+    kind: z.literal('drawn wheels'),
+    width: field(above(0.5), 'length', 'width'),
+    faired: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('opening'),
+    length: field(above(5), 'length', 'length'),
+    width: field(above(3), 'length', 'width'),
+  }),
   z.strictObject({
     kind: z.literal('bluff'),
-    frontal: above(5),
+    frontal: field(above(5), 'dragArea', 'frontal area'),
     shape: z.enum(['ball', 'box', 'rounded', 'streamlined', 'cylinder across']),
   }),
 ]);
@@ -81,12 +99,12 @@ export type DragSource = z.infer<typeof dragSourceSchema>;
 
 /** Something hung behind or below on a line. */
 export const towedSchema = z.strictObject({
-  mass: between(0, 50),
-  dragArea: between(0, 2),
-  line: above(200),
-  lineDiameter: between(0, 0.05),
-  x: between(-5, 10),
-  z: between(-5, 5),
+  mass: field(between(0, 50), 'mass', 'mass'),
+  dragArea: field(between(0, 2), 'dragArea', 'drag area'),
+  line: field(above(200), 'distance', 'length of the line'),
+  lineDiameter: field(between(0, 0.05), 'length', 'diameter of the line'),
+  x: field(between(-5, 10), 'length', 'hook from datum'),
+  z: field(between(-5, 5), 'length', 'height of the hook'),
 });
 export type Towed = z.infer<typeof towedSchema>;
 
@@ -98,17 +116,25 @@ export const stateFields = {
     .array(
       z.strictObject({
         item: id,
-        x: between(-5, 10),
-        y: between(-10, 10).optional(),
-        z: between(-5, 5).optional(),
+        x: field(between(-5, 10), 'length', 'from datum'),
+        y: field(between(-10, 10), 'length', 'out from the middle').optional(),
+        z: field(between(-5, 5), 'length', 'height').optional(),
       }),
     )
     .max(20)
     .optional(),
   absent: z.array(id).max(40).optional(),
-  /** added drag area, as of an open bay or lowered gear [m2] */ addedDrag: between(-0.5, 5).optional(),
+  /** added drag area, as of an open bay or lowered gear [m2] */ addedDrag: field(
+    between(-0.5, 5),
+    'dragArea',
+    'added drag area',
+  ).optional(),
   /** side area that appears (below zero: goes), at x [m2, m] */ sideArea: z
-    .strictObject({ area: between(-5, 5), x: between(-5, 10), z: between(-5, 5) })
+    .strictObject({
+      area: field(between(-5, 5), 'area', 'side area'),
+      x: field(between(-5, 10), 'length', 'from datum'),
+      z: field(between(-5, 5), 'length', 'height'),
+    })
     .optional(),
   towed: towedSchema.optional(),
   hover: z.boolean().optional(),
@@ -121,18 +147,30 @@ export const stateFields = {
 export const builtSchema = z.strictObject({
   surface: id,
   side: z.enum(['left', 'right']),
-  /** distance out [m] */ y: between(0, 10),
-  /** leading edge up [rad] */ twist: between(-0.6, 0.6),
+  /** distance out [m] */ y: field(between(0, 10), 'length', 'distance out'),
+  /** leading edge up [rad] */ twist: field(between(-0.6, 0.6), 'angle', 'twist'),
 });
-export const halfMassSchema = z.strictObject({ surface: id, left: between(0, 100), right: between(0, 100) });
+export const halfMassSchema = z.strictObject({
+  surface: id,
+  left: field(between(0, 100), 'mass', 'left half'),
+  right: field(between(0, 100), 'mass', 'right half'),
+});
 
 /** What can be carried, printed and cut [m]. */
 export const limitsSchema = z.strictObject({
-  longestPiece: above(20).nullable(),
-  printer: z.strictObject({ length: above(3), width: above(3), height: above(3) }).nullable(),
-  sheet: z.strictObject({ length: above(5), width: above(5) }).nullable(),
+  longestPiece: field(above(20), 'length', 'longest piece').nullable(),
+  printer: z
+    .strictObject({
+      length: field(above(3), 'length', 'length'),
+      width: field(above(3), 'length', 'width'),
+      height: field(above(3), 'length', 'height'),
+    })
+    .nullable(),
+  sheet: z
+    .strictObject({ length: field(above(5), 'length', 'length'), width: field(above(5), 'length', 'width') })
+    .nullable(),
   /** what the builder's scale reads to [kg]; a two-hundredth of the mass and at most 1 g where left out */ scale:
-    above(0.1).optional(),
+    field(above(0.1), 'mass', 'what the scale reads to').optional(),
 });
 
 /** A model whose proportions are known. Lengths in m, areas in m2; null where not known. */
@@ -140,13 +178,17 @@ export const referenceSchema = z.strictObject({
   id,
   name: label,
   note: label,
-  span: above(20),
-  area: above(40),
-  mass: above(500).nullable(),
-  tailArea: above(20).nullable(),
-  tailArm: above(20).nullable(),
-  finArea: above(20).nullable(),
-  bodyLength: above(20).nullable(),
-  /** CG as a fraction of the mean chord */ cgChord: between(-2, 3).nullable(),
+  span: field(above(20), 'length', 'span'),
+  area: field(above(40), 'area', 'area'),
+  mass: field(above(500), 'mass', 'mass').nullable(),
+  tailArea: field(above(20), 'area', 'tail area').nullable(),
+  tailArm: field(above(20), 'length', 'tail arm').nullable(),
+  finArea: field(above(20), 'area', 'fin area').nullable(),
+  bodyLength: field(above(20), 'length', 'body length').nullable(),
+  /** CG as a fraction of the mean chord */ cgChord: field(
+    between(-2, 3),
+    'chordPercent',
+    'CG on the mean chord',
+  ).nullable(),
 });
 export type ReferenceModel = z.infer<typeof referenceSchema>;

@@ -4,122 +4,200 @@
  * plain pack, controller, motor and propeller is optional. SI and radians.
  */
 import { z } from 'zod';
+import { field } from './fields';
 import { above, between, id, label } from './primitives';
 
 const chemistry = z.enum(['LiPo', 'Li-ion', 'LiFePO4', 'NiMH']);
 const family = z.enum(['slow-fly', 'thin-electric', 'sport', 'multirotor', 'folding', 'indoor', 'carved']);
 
 export const packSchema = z.strictObject({
-  series: z.int().min(1).max(14),
-  parallel: z.int().min(1).max(10),
-  /** of the whole pack [A s] */ capacity: above(1e6),
-  /** of one cell [ohm] */ cellResistance: between(0.0001, 1),
-  /** largest current as a multiple of capacity per hour */ maxC: above(200),
-  /** share of the charge that may be used */ usable: between(0.05, 1),
+  series: field(z.int().min(1).max(14), 'count', 'cells in series'),
+  parallel: field(z.int().min(1).max(10), 'count', 'cells in parallel'),
+  /** of the whole pack [A s] */ capacity: field(above(1e6), 'charge', 'capacity'),
+  /** of one cell [ohm] */ cellResistance: field(between(0.0001, 1), 'resistance', 'resistance of a cell'),
+  /** largest current as a multiple of capacity per hour */ maxC: field(
+    above(200),
+    'ratio',
+    'largest current over capacity per hour',
+  ),
+  /** share of the charge that may be used */ usable: field(between(0.05, 1), 'percent', 'usable share'),
   chemistry: chemistry.optional(),
-  /** of the cells [K] */ temperature: between(250, 335).optional(),
-  /** share of the first capacity that is gone */ age: between(0, 0.6).optional(),
+  /** of the cells [K] */ temperature: field(
+    between(250, 335),
+    'temperature',
+    'temperature of the cells',
+  ).optional(),
+  /** share of the first capacity that is gone */ age: field(
+    between(0, 0.6),
+    'percent',
+    'capacity gone',
+  ).optional(),
 });
 
-export const escSchema = z.strictObject({ resistance: between(0, 1), maxCurrent: above(1000) });
+export const escSchema = z.strictObject({
+  resistance: field(between(0, 1), 'resistance', 'resistance'),
+  maxCurrent: field(above(1000), 'current', 'largest current'),
+});
 
 export const motorSchema = z.strictObject({
-  kv: above(2000),
-  resistance: between(0.0005, 5),
-  noLoadCurrent: between(0, 50),
-  maxCurrent: above(1000),
-  /** volts at which the no-load current was read */ noLoadVolts: above(100).optional(),
-  gear: above(20).optional(),
-  gearEfficiency: between(0.5, 1).optional(),
-  mass: above(20).optional(),
-  maxTemperature: between(320, 500).optional(),
-  cooling: between(0, 1).optional(),
+  kv: field(above(2000), 'kv', 'Kv'),
+  resistance: field(between(0.0005, 5), 'resistance', 'resistance'),
+  noLoadCurrent: field(between(0, 50), 'current', 'no-load current'),
+  maxCurrent: field(above(1000), 'current', 'largest current'),
+  /** volts at which the no-load current was read */ noLoadVolts: field(
+    above(100),
+    'voltage',
+    'volts of the no-load reading',
+  ).optional(),
+  gear: field(above(20), 'ratio', 'gear ratio').optional(),
+  gearEfficiency: field(between(0.5, 1), 'percent', 'gear efficiency').optional(),
+  mass: field(above(20), 'mass', 'mass').optional(),
+  maxTemperature: field(between(320, 500), 'temperature', 'largest winding temperature').optional(),
+  cooling: field(between(0, 1), 'ratio', 'share of the air stream').optional(),
   kind: z.enum(['outrunner', 'inrunner']).optional(),
 });
 
 export const coefficientsSchema = z.strictObject({
   name: label,
   rows: z
-    .array(z.strictObject({ J: between(0, 5), CT: between(-2, 2), CP: between(-2, 5) }))
+    .array(
+      z.strictObject({
+        J: field(between(0, 5), 'ratio', 'advance ratio J'),
+        CT: field(between(-2, 2), 'ratio', 'CT'),
+        CP: field(between(-2, 5), 'ratio', 'CP'),
+      }),
+    )
     .min(2)
     .max(200),
 });
 
 const bladeFields = {
-  diameter: above(3),
-  pitch: above(3),
-  blades: z.int().min(2).max(4),
+  diameter: field(above(3), 'length', 'diameter'),
+  pitch: field(above(3), 'length', 'pitch'),
+  blades: field(z.int().min(2).max(4), 'count', 'blades'),
   family: family.optional(),
   /** pitch by r/R where it is not the same everywhere */ pitchAt: z
-    .array(z.strictObject({ r: between(0.1, 1), pitch: above(3) }))
+    .array(
+      z.strictObject({
+        r: field(between(0.1, 1), 'ratio', 'r/R'),
+        pitch: field(above(3), 'length', 'pitch'),
+      }),
+    )
     .min(2)
     .max(20)
     .optional(),
   /** published or measured coefficients in place of the computation */ table: coefficientsSchema.optional(),
   folds: z.boolean().optional(),
   /** bench over computation, of this very propeller */ correction: z
-    .strictObject({ thrust: between(0.3, 2), torque: between(0.3, 2) })
+    .strictObject({
+      thrust: field(between(0.3, 2), 'ratio', 'bench over computed thrust'),
+      torque: field(between(0.3, 2), 'ratio', 'bench over computed torque'),
+    })
     .optional(),
 };
 export const propellerSchema = z.strictObject({
   ...bladeFields,
-  x: between(-5, 10),
-  z: between(-5, 5),
-  /** thrust line nose down, and to the right [rad] */ downThrust: between(-0.3, 0.3).optional(),
-  sideThrust: between(-0.3, 0.3).optional(),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  z: field(between(-5, 5), 'length', 'height'),
+  /** thrust line nose down, and to the right [rad] */ downThrust: field(
+    between(-0.3, 0.3),
+    'angle',
+    'down thrust',
+  ).optional(),
+  sideThrust: field(between(-0.3, 0.3), 'angle', 'side thrust').optional(),
 });
 export const bladesOnly = z.strictObject(bladeFields);
 
 export const fanSchema = z.strictObject({
-  diameter: above(1),
-  hub: between(0, 0.9),
-  /** exit area over the ring that the blades sweep */ exitRatio: between(0.4, 1.5),
-  /** shaft to jet */ efficiency: between(0.2, 0.95),
-  /** jet speed over tip speed, standing still */ exitSpeedRatio: between(0.1, 0.9),
+  diameter: field(above(1), 'length', 'diameter'),
+  hub: field(between(0, 0.9), 'ratio', 'hub over tip'),
+  /** exit area over the ring that the blades sweep */ exitRatio: field(
+    between(0.4, 1.5),
+    'ratio',
+    'exit area over ring',
+  ),
+  /** shaft to jet */ efficiency: field(between(0.2, 0.95), 'percent', 'efficiency, shaft to jet'),
+  /** jet speed over tip speed, standing still */ exitSpeedRatio: field(
+    between(0.1, 0.9),
+    'ratio',
+    'jet over tip speed, standing still',
+  ),
 });
 
 /** Loops of strip between hook and shaft, with the propeller it turns. */
 export const rubberSchema = z.strictObject({
-  width: above(0.1),
-  thickness: above(0.02),
-  strands: z.int().min(2).max(80),
-  /** of the made-up motor, relaxed [m] */ length: above(5),
-  density: between(700, 1300),
+  width: field(above(0.1), 'rubberSize', 'strip width'),
+  thickness: field(above(0.02), 'rubberSize', 'strip thickness'),
+  strands: field(z.int().min(2).max(80), 'count', 'strands'),
+  /** of the made-up motor, relaxed [m] */ length: field(above(5), 'length', 'length of the made-up motor'),
+  density: field(between(700, 1300), 'density', 'density of the rubber'),
   lubricated: z.boolean(),
   /** turns at which such a motor breaks, found by breaking one; computed where not given */ breakTurns:
-    above(20000).optional(),
-  /** share of the breaking turns that is wound */ wound: between(0.1, 1),
-  /** turns let off again before the launch */ backedOff: between(0, 5000),
-  /** turns of the motor for one of the winder's crank */ winder: between(1, 100),
+    field(above(20000), 'count', 'turns at breaking').optional(),
+  /** share of the breaking turns that is wound */ wound: field(
+    between(0.1, 1),
+    'percent',
+    'share of the breaking turns wound',
+  ),
+  /** turns let off again before the launch */ backedOff: field(between(0, 5000), 'count', 'turns let off'),
+  /** turns of the motor for one of the winder's crank */ winder: field(
+    between(1, 100),
+    'ratio',
+    'turns of the motor for one of the crank',
+  ),
   propeller: bladesOnly,
-  /** pitch angle gained by torque: flaring blades [rad per N m] */ flare: between(0, 2000),
-  /** lift coefficient it is trimmed to fly at */ trimCl: between(0.1, 2),
-  /** [m], null outdoors */ ceiling: between(1, 200).nullable(),
-  /** distance down wind to the far end of the field [m] and wind [m/s] */ field: above(20000).nullable(),
+  /** pitch angle gained by torque: flaring blades [rad per N m] */ flare: field(
+    between(0, 2000),
+    'flare',
+    'pitch gained by torque',
+  ),
+  /** lift coefficient it is trimmed to fly at */ trimCl: field(
+    between(0.1, 2),
+    'ratio',
+    'lift coefficient it is trimmed for',
+  ),
+  /** [m], null outdoors */ ceiling: field(between(1, 200), 'distance', 'ceiling').nullable(),
+  /** distance down wind to the far end of the field [m] and wind [m/s] */ field: field(
+    above(20000),
+    'distance',
+    'field down wind',
+  ).nullable(),
 });
 
 export const solarSchema = z.strictObject({
-  series: z.int().min(1).max(200),
-  strings: z.int().min(1).max(40),
+  series: field(z.int().min(1).max(200), 'count', 'cells in series'),
+  strings: field(z.int().min(1).max(40), 'count', 'strings'),
   cell: z.strictObject({
-    area: above(0.1),
-    mass: between(0, 0.1),
-    efficiency: between(0.02, 0.5),
-    /** open circuit and at most power, 25 C [V] */ openVolts: between(0.3, 3),
-    workVolts: between(0.2, 3),
-    /** per K */ temperatureCoefficient: between(-0.01, 0),
+    area: field(above(0.1), 'area', 'area of a cell'),
+    mass: field(between(0, 0.1), 'mass', 'mass of a cell'),
+    efficiency: field(between(0.02, 0.5), 'percent', 'efficiency'),
+    /** open circuit and at most power, 25 C [V] */ openVolts: field(
+      between(0.3, 3),
+      'voltage',
+      'open-circuit volts',
+    ),
+    workVolts: field(between(0.2, 3), 'voltage', 'volts at most power'),
+    /** per K */ temperatureCoefficient: field(between(-0.01, 0), 'percent', 'power change per K'),
   }),
   controller: z.strictObject({
-    minVolts: between(0, 100),
-    maxVolts: between(1, 200),
-    efficiency: between(0.5, 1),
+    minVolts: field(between(0, 100), 'voltage', 'least volts'),
+    maxVolts: field(between(1, 200), 'voltage', 'most volts'),
+    efficiency: field(between(0.5, 1), 'percent', 'efficiency'),
     kind: z.enum(['boost', 'buck', 'direct']),
   }),
-  /** degrees north and east, in radians */ latitude: between(-1.5708, 1.5708),
-  longitude: between(-3.15, 3.15),
+  /** degrees north and east, in radians */ latitude: field(between(-1.5708, 1.5708), 'angle', 'latitude'),
+  longitude: field(between(-3.15, 3.15), 'angle', 'longitude'),
   date: z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'must be a date as 2026-06-21'),
-  /** share of clear-sky light that comes through haze and cloud */ clarity: between(0.05, 1),
-  /** cells above the air's temperature [K] */ warming: between(0, 60),
+  /** share of clear-sky light that comes through haze and cloud */ clarity: field(
+    between(0.05, 1),
+    'percent',
+    'light through haze',
+  ),
+  /** cells above the air's temperature [K] */ warming: field(
+    between(0, 60),
+    'temperatureStep',
+    'cells above the air',
+  ),
 });
 
 export const supplySchema = z
@@ -129,18 +207,26 @@ export const supplySchema = z
       name: label,
       kind: z.enum(['pack', 'regulator', 'controller', 'motor', 'receiver', 'servo', 'other']),
       /** ids that feed it; any one of them is enough */ feeds: z.array(id).max(8),
-      /** what it gives: volts nominal, and what it may carry [A] */ volts: between(0, 100).nullable(),
-      rating: between(0, 1000).nullable(),
-      /** what it draws itself at most [A], and the volts it stands */ draw: between(0, 500),
-      minVolts: between(0, 100).nullable(),
-      maxVolts: between(0, 100).nullable(),
+      /** what it gives: volts nominal, and what it may carry [A] */ volts: field(
+        between(0, 100),
+        'voltage',
+        'volts',
+      ).nullable(),
+      rating: field(between(0, 1000), 'current', 'rating').nullable(),
+      /** what it draws itself at most [A], and the volts it stands */ draw: field(
+        between(0, 500),
+        'current',
+        'draw',
+      ),
+      minVolts: field(between(0, 100), 'voltage', 'least volts').nullable(),
+      maxVolts: field(between(0, 100), 'voltage', 'most volts').nullable(),
       /** without it the aircraft cannot be steered */ vital: z.boolean(),
     }),
   )
   .max(40);
 
 export const arrangementSchema = z.strictObject({
-  count: z.int().min(1).max(8),
+  count: field(z.int().min(1).max(8), 'count', 'motors'),
   kind: z.enum(['apart', 'counter-rotating']),
   /** the shafts tilt upward for hover */ tilt: z.boolean(),
 });
@@ -158,7 +244,10 @@ export const powerSchema = z.strictObject({
   battery: packSchema,
   second: z.strictObject({ joined: z.enum(['parallel', 'series']), battery: packSchema }).optional(),
   /** from pack to controller: one way [m], copper area [m2] */ wire: z
-    .strictObject({ length: between(0, 20), area: above(1e-3) })
+    .strictObject({
+      length: field(between(0, 20), 'length', 'length, one way'),
+      area: field(above(1e-3), 'wireArea', 'copper area'),
+    })
     .optional(),
   esc: escSchema,
   motor: motorSchema,
@@ -169,16 +258,20 @@ export const powerSchema = z.strictObject({
   rubber: rubberSchema.optional(),
   solar: solarSchema.optional(),
   supply: supplySchema.optional(),
-  avionicsCurrent: between(0, 50),
+  avionicsCurrent: field(between(0, 50), 'current', 'avionics'),
 });
 
 /** A labelled part that can be fitted in place of another: weighed, with its place. */
 const swapBase = {
   id,
   label,
-  mass: between(0, 50),
+  mass: field(between(0, 50), 'mass', 'mass'),
   weighed: z.boolean(),
-  /** [m]; where the part it replaces stands, when null */ x: between(-20, 20).nullable(),
+  /** [m]; where the part it replaces stands, when null */ x: field(
+    between(-20, 20),
+    'length',
+    'from datum',
+  ).nullable(),
   note: label,
 };
 export const swapsSchema = z
@@ -209,8 +302,12 @@ export const phasesSchema = z
       name: label,
       kind: z.enum(PHASE_KINDS),
       loading: id,
-      /** [s] */ time: between(0, 36000),
-      /** [m/s]; the loading's own speed for this kind when null */ speed: between(0, 100).nullable(),
+      /** [s] */ time: field(between(0, 36000), 'time', 'time'),
+      /** [m/s]; the loading's own speed for this kind when null */ speed: field(
+        between(0, 100),
+        'speed',
+        'speed',
+      ).nullable(),
       /** this mode has been flown on this aircraft */ flown: z.boolean(),
     }),
   )
@@ -219,10 +316,10 @@ export type Phase = z.infer<typeof phasesSchema>[number];
 
 /** What a maker or a plan claims, to be held against the others. */
 export const claimsSchema = z.strictObject({
-  payload: above(200).nullable(),
-  hoverPower: above(1e5).nullable(),
-  topSpeed: above(200).nullable(),
-  flightTime: above(1e6).nullable(),
-  thrust: above(5000).nullable(),
-  current: above(1000).nullable(),
+  payload: field(above(200), 'mass', 'payload').nullable(),
+  hoverPower: field(above(1e5), 'power', 'hover power').nullable(),
+  topSpeed: field(above(200), 'speed', 'top speed').nullable(),
+  flightTime: field(above(1e6), 'duration', 'flight time').nullable(),
+  thrust: field(above(5000), 'force', 'thrust').nullable(),
+  current: field(above(1000), 'current', 'current').nullable(),
 });

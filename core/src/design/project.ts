@@ -1,5 +1,6 @@
 /** The exchange file: a whole project in one JSON file, versioned, with a published JSON Schema. */
 import { z } from 'zod';
+import { FIELDS, storedUnit } from './fields';
 import { SCHEMA_VERSION, documentSchema } from './schema';
 import { testBodySchema } from './testSchema';
 
@@ -34,6 +35,18 @@ export type ProjectFile = z.infer<typeof projectFileSchema>;
 export function projectJsonSchema(): Record<string, unknown> {
   return {
     title: 'Skiametra project file',
-    ...z.toJSONSchema(projectFileSchema, { target: 'draft-2020-12', unrepresentable: 'any' }),
+    ...z.toJSONSchema(projectFileSchema, {
+      target: 'draft-2020-12',
+      unrepresentable: 'any',
+      // names and stored units of numbers, for whoever reads the file without this program
+      override: ({ zodSchema, jsonSchema }) => {
+        const known = FIELDS.get(zodSchema as unknown as z.ZodType);
+        if (!known) return;
+        const unit = storedUnit(known.kind);
+        jsonSchema.title = known.label;
+        jsonSchema.description = [unit && `[${unit}]`, known.help].filter(Boolean).join(' ') || undefined;
+        if (unit) jsonSchema['x-unit'] = unit;
+      },
+    }),
   };
 }

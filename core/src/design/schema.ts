@@ -4,6 +4,7 @@
  * `schemaVersion`; older ones pass through `upgrades.ts`.
  */
 import { z } from 'zod';
+import { field } from './fields';
 import {
   bodySchema,
   boxSchema,
@@ -29,23 +30,24 @@ export type Basis = z.infer<typeof basisSchema>;
 
 // ---- brief -------------------------------------------------------------------------------------
 const siteSchema = z.strictObject({
-  elevation: between(-400, 5000),
-  temperature: between(230, 330),
-  wind: between(0, 25),
-  stripLength: above(2000),
+  elevation: field(between(-400, 5000), 'distance', 'elevation'),
+  temperature: field(between(230, 330), 'temperature', 'temperature'),
+  wind: field(between(0, 25), 'speed', 'wind along the course'),
+  stripLength: field(above(2000), 'distance', 'strip length'),
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
-  rollingFriction: between(0, 0.6),
-  /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: between(
-    0,
-    0.9,
+  rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction'),
+  /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: field(
+    between(0, 0.9),
+    'ratio',
+    'braking friction',
   ).optional(),
   /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
   spread: z
     .strictObject({
-      wind: between(0, 10).optional(),
-      temperature: between(0, 20).optional(),
-      friction: between(0, 0.3).optional(),
+      wind: field(between(0, 10), 'speed', 'wind, to within').optional(),
+      temperature: field(between(0, 20), 'temperatureStep', 'temperature, to within').optional(),
+      friction: field(between(0, 0.3), 'ratio', 'rolling friction, to within').optional(),
     })
     .optional(),
 });
@@ -57,8 +59,8 @@ export const requirementSchema = z
     /** a loading id, or 'all' for every loading */
     state: z.string().min(1).max(60),
     op: z.enum(['atLeast', 'atMost', 'between']),
-    min: finite.nullable(),
-    max: finite.nullable(),
+    min: field(finite, 'ratio', 'at least').nullable(),
+    max: field(finite, 'ratio', 'at most').nullable(),
     /** the rule it comes from */
     rule: label,
     wish: z.boolean(),
@@ -78,17 +80,27 @@ const missionSchema = z.strictObject({
   loading: z.string().min(1).max(60),
 });
 
-const rivalSchema = z.strictObject({ name: id, low: finite, likely: finite, high: finite, note: label });
+const rivalSchema = z.strictObject({
+  name: id,
+  low: field(finite, 'ratio', 'low'),
+  likely: field(finite, 'ratio', 'likely'),
+  high: field(finite, 'ratio', 'high'),
+  note: label,
+});
 
 export const briefSchema = z.strictObject({
   purpose: longText,
   site: siteSchema,
   course: z.strictObject({
-    /** length of one straight [m] */ straight: above(5000),
-    /** straights per lap */ straightsPerLap: z.int().min(1).max(12),
-    /** half turns (180 degrees) per lap */ turnsPerLap: z.int().min(0).max(24),
-    /** [s] */ window: above(36000),
-    /** laps of the ferry or timed task */ timedLaps: z.int().min(1).max(500),
+    /** length of one straight [m] */ straight: field(above(5000), 'distance', 'straight'),
+    /** straights per lap */ straightsPerLap: field(z.int().min(1).max(12), 'count', 'straights a lap'),
+    /** half turns (180 degrees) per lap */ turnsPerLap: field(
+      z.int().min(0).max(24),
+      'count',
+      'half turns a lap',
+    ),
+    /** [s] */ window: field(above(36000), 'time', 'window'),
+    /** laps of the ferry or timed task */ timedLaps: field(z.int().min(1).max(500), 'count', 'timed laps'),
   }),
   requirements: z.array(requirementSchema).max(60),
   missions: z.array(missionSchema).max(12),
@@ -102,12 +114,22 @@ export type Brief = z.infer<typeof briefSchema>;
 export type Requirement = z.infer<typeof requirementSchema>;
 
 // ---- design ------------------------------------------------------------------------------------
-const pointSchema = z.tuple([between(-0.5, 1.5), between(-1, 1)]);
+const pointSchema = z.tuple([
+  field(between(-0.5, 1.5), 'chordPercent', 'along the chord'),
+  field(between(-1, 1), 'chordPercent', 'above the chord'),
+]);
 
 const fourDigits = z.string().regex(/^\d{4}$/, 'must be four digits');
-const share = between(0, 1);
-const weights = z.array(between(-2, 2)).min(2).max(10);
-const sheet = { camber: between(-0.3, 0.3), at: between(0.1, 0.9), thickness: between(0.0005, 0.1) };
+const share = field(between(0, 1), 'percent', 'share of the second');
+const weights = z
+  .array(field(between(-2, 2), 'ratio', 'weight'))
+  .min(2)
+  .max(10);
+const sheet = {
+  camber: field(between(-0.3, 0.3), 'chordPercent', 'camber'),
+  at: field(between(0.1, 0.9), 'chordPercent', 'place of the camber'),
+  thickness: field(between(0.0005, 0.1), 'chordPercent', 'thickness'),
+};
 
 const plainShapes = [
   z.strictObject({ kind: z.literal('naca4'), digits: fourDigits }),
@@ -115,8 +137,8 @@ const plainShapes = [
   z.strictObject({
     kind: z.literal('naca4m'),
     digits: fourDigits,
-    nose: z.int().min(0).max(9),
-    at: z.int().min(2).max(6),
+    nose: field(z.int().min(0).max(9), 'count', 'nose index'),
+    at: field(z.int().min(2).max(6), 'count', 'tenths of the largest thickness'),
   }),
   z.strictObject({ kind: z.literal('naca5'), digits: z.string().regex(/^\d{5}$/, 'must be five digits') }),
   z.strictObject({ kind: z.literal('classShape'), upper: weights, lower: weights }),
@@ -126,7 +148,7 @@ const plainShapes = [
   z.strictObject({
     kind: z.literal('folded'),
     corners: z.array(pointSchema).min(2).max(8),
-    thickness: between(0.0005, 0.1),
+    thickness: field(between(0.0005, 0.1), 'chordPercent', 'thickness'),
   }),
 ] as const;
 export const plainShapeSchema = z.discriminatedUnion('kind', [...plainShapes]);
@@ -140,8 +162,8 @@ export const shapeSchema = z.discriminatedUnion('kind', [
       .array(
         z.strictObject({
           face: z.enum(['upper', 'lower']),
-          at: between(0.1, 0.95),
-          depth: between(0.002, 0.15),
+          at: field(between(0.1, 0.95), 'chordPercent', 'place of the step'),
+          depth: field(between(0.002, 0.15), 'chordPercent', 'depth of the step'),
         }),
       )
       .min(1)
@@ -153,13 +175,13 @@ export const shapeSchema = z.discriminatedUnion('kind', [
 /** A polar somebody measured: angle [rad] where known, lift and drag coefficients. */
 export const measuredPolarSchema = z.strictObject({
   name: label,
-  reynolds: between(1e3, 1e8),
+  reynolds: field(between(1e3, 1e8), 'reynolds', 'Reynolds number'),
   points: z
     .array(
       z.strictObject({
-        alpha: between(-1.6, 1.6).nullable(),
-        cl: between(-4, 4),
-        cd: between(0, 3).nullable(),
+        alpha: field(between(-1.6, 1.6), 'angle', 'angle of attack').nullable(),
+        cl: field(between(-4, 4), 'ratio', 'lift coefficient'),
+        cd: field(between(0, 3), 'ratio', 'drag coefficient').nullable(),
       }),
     )
     .min(1)
@@ -173,9 +195,14 @@ export const sectionSchema = z.strictObject({
   /** factors on thickness and camber, and a hinged flap [rad, down positive] */
   change: z
     .strictObject({
-      thickness: between(0.2, 3),
-      camber: between(-3, 3),
-      flap: z.strictObject({ hinge: between(0.4, 0.95), angle: between(-0.7, 0.7) }).nullable(),
+      thickness: field(between(0.2, 3), 'ratio', 'thickness factor'),
+      camber: field(between(-3, 3), 'ratio', 'camber factor'),
+      flap: z
+        .strictObject({
+          hinge: field(between(0.4, 0.95), 'chordPercent', 'hinge'),
+          angle: field(between(-0.7, 0.7), 'angle', 'flap angle'),
+        })
+        .nullable(),
     })
     .optional(),
   measured: z.array(measuredPolarSchema).max(40).optional(),
@@ -184,16 +211,16 @@ export const sectionSchema = z.strictObject({
 
 /** What a section is chosen by: the lift it works at, what counts how much, and how badly it may be built. */
 export const sectionChoiceSchema = z.strictObject({
-  lift: between(-0.5, 2),
+  lift: field(between(-0.5, 2), 'ratio', 'lift coefficient it works at'),
   weights: z.record(
     z.enum(['clMax', 'glide', 'lowDrag', 'moment', 'sparDepth', 'flatBottom', 'tolerance']),
-    between(0, 10),
+    field(between(0, 10), 'ratio', 'weight'),
   ),
   errors: z.strictObject({
-    thickness: between(0, 0.3),
-    camber: between(0, 0.02),
-    nose: between(0, 0.6),
-    edge: between(0, 0.02),
+    thickness: field(between(0, 0.3), 'percent', 'thickness, to within'),
+    camber: field(between(0, 0.02), 'chordPercent', 'camber, to within'),
+    nose: field(between(0, 0.6), 'percent', 'nose radius, to within'),
+    edge: field(between(0, 0.02), 'chordPercent', 'trailing edge'),
   }),
 });
 export type SectionShape = z.infer<typeof sectionSchema>['shape'];
@@ -202,11 +229,19 @@ export type SectionChoice = z.infer<typeof sectionChoiceSchema>;
 export type MeasuredPolar = z.infer<typeof measuredPolarSchema>;
 
 const stationSchema = z.strictObject({
-  /** distance from the root along the span [m] */ y: between(0, 10),
-  /** leading edge behind the surface's origin [m] */ x: between(-5, 5),
-  /** leading edge above the surface's origin [m] */ z: between(-5, 5),
-  chord: above(5),
-  /** leading edge up positive [rad] */ twist: between(-0.6, 0.6),
+  /** distance from the root along the span [m] */ y: field(between(0, 10), 'length', 'distance out'),
+  /** leading edge behind the surface's origin [m] */ x: field(
+    between(-5, 5),
+    'length',
+    'leading edge behind the origin',
+  ),
+  /** leading edge above the surface's origin [m] */ z: field(
+    between(-5, 5),
+    'length',
+    'leading edge above the origin',
+  ),
+  chord: field(above(5), 'length', 'chord'),
+  /** leading edge up positive [rad] */ twist: field(between(-0.6, 0.6), 'angle', 'twist'),
   section: id,
 });
 export type Station = z.infer<typeof stationSchema>;
@@ -217,18 +252,22 @@ const controlSchema = z.strictObject({
   /** elevon: elevator and aileron; flaperon: flap and aileron; ruddervator: elevator and rudder */
   kind: z.enum(['aileron', 'elevator', 'rudder', 'flap', 'elevon', 'flaperon', 'ruddervator']),
   /** from and to as fractions of the half span */
-  from: between(0, 1),
-  to: between(0, 1),
+  from: field(between(0, 1), 'percent', 'from, of the half span'),
+  to: field(between(0, 1), 'percent', 'to, of the half span'),
   /** control chord / local chord */
-  chordFraction: between(0.02, 1),
+  chordFraction: field(between(0.02, 1), 'percent', 'share of the chord'),
   /** largest deflection either way [rad] */
-  maxDeflection: between(0, 1.2),
-  /** downward travel over upward travel of an aileron; 1 is no differential */ differential: between(
-    0,
-    1,
+  maxDeflection: field(between(0, 1.2), 'angle', 'largest deflection'),
+  /** downward travel over upward travel of an aileron; 1 is no differential */ differential: field(
+    between(0, 1),
+    'ratio',
+    'down over up travel',
   ).optional(),
   /** torque of one servo [N m] and how many drive one side */ servo: z
-    .strictObject({ torque: above(100), count: z.int().min(1).max(4) })
+    .strictObject({
+      torque: field(above(100), 'smallMoment', 'torque of a servo'),
+      count: field(z.int().min(1).max(4), 'count', 'servos a side'),
+    })
     .optional(),
 });
 
@@ -237,11 +276,15 @@ export const surfaceSchema = z.strictObject({
   name: label,
   /** wing: the one that sizes are referred to; tail: behind it; canard: ahead of it; fin: stations go up */
   role: z.enum(['wing', 'tail', 'canard', 'fin']),
-  x: between(-5, 10),
-  /** of the root beside the middle [m] */ y: between(0, 10).optional(),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  /** of the root beside the middle [m] */ y: field(
+    between(0, 10),
+    'length',
+    'root out from the middle',
+  ).optional(),
   /** stands on both sides; by default all but fins in the middle */ mirror: z.boolean().optional(),
-  z: between(-5, 5),
-  incidence: between(-0.4, 0.4),
+  z: field(between(-5, 5), 'length', 'height'),
+  incidence: field(between(-0.4, 0.4), 'angle', 'incidence'),
   stations: z
     .array(stationSchema)
     .min(2)
@@ -249,7 +292,7 @@ export const surfaceSchema = z.strictObject({
     .refine((s) => s.every((p, i) => i === 0 || p.y > s[i - 1].y), 'stations must go outward from the root'),
   controls: z.array(controlSchema).max(8),
   /** distances out at which it comes apart [m]; a joint in the middle is 0 */ joints: z
-    .array(between(0, 10))
+    .array(field(between(0, 10), 'length', 'distance out'))
     .max(8)
     .optional(),
 });
@@ -282,38 +325,63 @@ export const itemSchema = z.strictObject({
   group: z.enum(['structure', 'propulsion', 'battery', 'electronics', 'gear', 'other']),
   /** planned mass [kg], or areal mass [kg/m2] times the wetted half (plan area) of a surface */
   planned: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('mass'), mass: between(0, 200) }),
-    z.strictObject({ kind: z.literal('areal'), surface: id, perArea: between(0, 100) }),
+    z.strictObject({ kind: z.literal('mass'), mass: field(between(0, 200), 'mass', 'planned mass') }),
+    z.strictObject({
+      kind: z.literal('areal'),
+      surface: id,
+      perArea: field(between(0, 100), 'arealMass', 'mass per area'),
+    }),
     /** calculated from volumes and faces of a surface, or of the body ('body') */
     z.strictObject({
       kind: z.literal('made'),
       part: id,
-      skin: z.strictObject({ thickness: above(0.05), density: above(20000) }).nullable(),
-      core: z.strictObject({ density: above(20000), infill: between(0, 1) }).nullable(),
-      covering: z.strictObject({ perArea: between(0, 10) }).nullable(),
+      skin: z
+        .strictObject({
+          thickness: field(above(0.05), 'length', 'skin thickness'),
+          density: field(above(20000), 'density', 'skin density'),
+        })
+        .nullable(),
+      core: z
+        .strictObject({
+          density: field(above(20000), 'density', 'core density'),
+          infill: field(between(0, 1), 'percent', 'infill'),
+        })
+        .nullable(),
+      covering: z.strictObject({ perArea: field(between(0, 10), 'arealMass', 'covering') }).nullable(),
     }),
     /** follows the part it is: this often the usual mass of such a part */
-    z.strictObject({ kind: z.literal('part'), factor: between(0.01, 100) }),
+    z.strictObject({
+      kind: z.literal('part'),
+      factor: field(between(0.01, 100), 'ratio', 'share of the usual mass'),
+    }),
   ]),
   basis: basisSchema,
   /** standard uncertainty as a fraction of the planned mass */
-  spread: between(0, 1),
+  spread: field(between(0, 1), 'percent', 'spread'),
   /** what the scale says of the built part [kg] */
-  weighed: between(0, 200).nullable(),
-  x: between(-5, 10),
-  y: between(-10, 10),
-  z: between(-5, 5),
+  weighed: field(between(0, 200), 'mass', 'weighed mass').nullable(),
+  x: field(between(-5, 10), 'length', 'from datum'),
+  y: field(between(-10, 10), 'length', 'out from the middle'),
+  z: field(between(-5, 5), 'length', 'height'),
   /** spread along the span: relieves the spar */
   inWing: z.boolean(),
   movable: z
-    .strictObject({ from: between(-5, 10), to: between(-5, 10) })
+    .strictObject({
+      from: field(between(-5, 10), 'length', 'may move from'),
+      to: field(between(-5, 10), 'length', 'may move to'),
+    })
     .refine((m) => m.from <= m.to, 'the range is reversed')
     .nullable(),
   /** room it takes inside the body, lengthways */ box: boxSchema.optional(),
 });
 export type Item = z.infer<typeof itemSchema>;
 
-const loadingSchema = z.strictObject({ id, name: label, count: z.int().min(0).max(500), ...stateFields });
+const loadingSchema = z.strictObject({
+  id,
+  name: label,
+  count: field(z.int().min(0).max(500), 'count', 'units carried'),
+  ...stateFields,
+});
 export type Loading = z.infer<typeof loadingSchema>;
 
 export const designSchema = z.strictObject({
@@ -332,7 +400,7 @@ export const designSchema = z.strictObject({
       z.strictObject({
         id,
         name: label,
-        dragArea: between(0, 5),
+        dragArea: field(between(0, 5), 'dragArea', 'drag area'),
         note: label,
         /** how it is found; without it the drag area is as typed */ from: dragSourceSchema.optional(),
         /** part that makes it: rotors that stand still on the wing */ part: partSchema.optional(),
@@ -342,11 +410,11 @@ export const designSchema = z.strictObject({
   items: z.array(itemSchema).max(200),
   payload: z.strictObject({
     name: label,
-    unitMass: between(0, 50),
-    /** x of the first unit [m] */ x: between(-5, 10),
-    z: between(-5, 5),
-    /** spacing of rows along x [m] */ pitch: between(0, 2),
-    perRow: z.int().min(1).max(20),
+    unitMass: field(between(0, 50), 'mass', 'mass of one'),
+    /** x of the first unit [m] */ x: field(between(-5, 10), 'length', 'first unit from datum'),
+    z: field(between(-5, 5), 'length', 'height'),
+    /** spacing of rows along x [m] */ pitch: field(between(0, 2), 'length', 'spacing of rows'),
+    perRow: field(z.int().min(1).max(20), 'count', 'in a row'),
     basis: basisSchema,
   }),
   loadings: z.array(loadingSchema).min(1).max(40),
@@ -356,11 +424,17 @@ export const designSchema = z.strictObject({
       z.strictObject({
         id,
         loading: id,
-        mass: above(500),
-        cgX: between(-20, 20).nullable(),
+        mass: field(above(500), 'allUpMass', 'all-up mass'),
+        cgX: field(between(-20, 20), 'length', 'CG from datum').nullable(),
         note: label,
         /** readings of two or three scales, each under a point of the aircraft */ readings: z
-          .array(z.strictObject({ x: between(-5, 10), y: between(-10, 10), mass: between(0, 500) }))
+          .array(
+            z.strictObject({
+              x: field(between(-5, 10), 'length', 'from datum'),
+              y: field(between(-10, 10), 'length', 'out from the middle'),
+              mass: field(between(0, 500), 'mass', 'reading'),
+            }),
+          )
           .min(2)
           .max(3)
           .optional(),
@@ -373,33 +447,55 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   structure: z.strictObject({
     spar: z.discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('tube'), outer: above(0.5), wall: above(0.1), material: id }),
+      z.strictObject({
+        kind: z.literal('tube'),
+        outer: field(above(0.5), 'length', 'outer diameter'),
+        wall: field(above(0.1), 'length', 'wall'),
+        material: id,
+      }),
       z.strictObject({
         kind: z.literal('box'),
-        height: above(0.5),
-        width: above(0.5),
-        cap: above(0.1),
+        height: field(above(0.5), 'length', 'depth'),
+        width: field(above(0.5), 'length', 'width'),
+        cap: field(above(0.1), 'length', 'cap thickness'),
         capMaterial: id,
-        web: above(0.1),
+        web: field(above(0.1), 'length', 'web thickness'),
         webMaterial: id,
       }),
     ]),
-    /** place of the spar as a fraction of the chord */ chordPlace: between(0.05, 0.8),
-    requiredLoadFactor: between(1, 20),
-    requiredNegative: between(0, 20),
-    /** failure load over limit load */ safetyFactor: between(1, 4),
+    /** place of the spar as a fraction of the chord */ chordPlace: field(
+      between(0.05, 0.8),
+      'percent',
+      'place on the chord',
+    ),
+    requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked'),
+    requiredNegative: field(between(0, 20), 'loadFactor', 'downward load factor asked'),
+    /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor'),
   }),
   flight: z.strictObject({
-    /** bank in the turns of a lap [rad] */ turnBank: between(0.1, 1.4),
-    /** throttle on the laps, 0 to 1 */ lapThrottle: between(0.1, 1),
-    /** share of usable charge kept back */ reserve: between(0, 0.8),
-    /** lift-off speed over stall speed */ liftOffFactor: between(1, 1.6),
-    /** lift coefficient while rolling on the ground */ groundCl: between(-0.5, 1.5),
-    /** least and most static margin wanted (fraction of the mean chord) */ marginMin: between(-0.2, 0.6),
-    marginMax: between(-0.1, 0.9),
-    /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: between(
-      0,
-      0.3,
+    /** bank in the turns of a lap [rad] */ turnBank: field(between(0.1, 1.4), 'angle', 'bank in the turns'),
+    /** throttle on the laps, 0 to 1 */ lapThrottle: field(between(0.1, 1), 'percent', 'lap throttle'),
+    /** share of usable charge kept back */ reserve: field(between(0, 0.8), 'percent', 'reserve'),
+    /** lift-off speed over stall speed */ liftOffFactor: field(
+      between(1, 1.6),
+      'ratio',
+      'lift-off over stall speed',
+    ),
+    /** lift coefficient while rolling on the ground */ groundCl: field(
+      between(-0.5, 1.5),
+      'ratio',
+      'lift coefficient while rolling',
+    ),
+    /** least and most static margin wanted (fraction of the mean chord) */ marginMin: field(
+      between(-0.2, 0.6),
+      'chordPercent',
+      'least margin wanted',
+    ),
+    marginMax: field(between(-0.1, 0.9), 'chordPercent', 'largest margin wanted'),
+    /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: field(
+      between(0, 0.3),
+      'angle',
+      'aileron reserve wanted',
     ).optional(),
   }),
   /** how a number is known, by its path in the design; a number not named here is a guess */
@@ -427,8 +523,10 @@ export const FACTOR_IDS = [
 export type FactorId = (typeof FACTOR_IDS)[number];
 
 export const calibrationSchema = z.strictObject({
-  mean: z.array(finite).length(FACTOR_IDS.length),
-  covariance: z.array(z.array(finite).length(FACTOR_IDS.length)).length(FACTOR_IDS.length),
+  mean: z.array(field(finite, 'ratio', 'factor')).length(FACTOR_IDS.length),
+  covariance: z
+    .array(z.array(field(finite, 'ratio', 'covariance')).length(FACTOR_IDS.length))
+    .length(FACTOR_IDS.length),
   /** ids of the tests whose measurements are inside */
   from: z.array(z.string().max(60)).max(400),
   /** made by an earlier model: to be fitted again to its tests */ refit: z.literal(true).optional(),

@@ -1,5 +1,6 @@
 /** Tests of a built airframe: the card before, the record after, and what was measured. */
 import { z } from 'zod';
+import { field } from './fields';
 import { bladesOnly, motorSchema } from './powerSchema';
 
 const finite = z.number().refine(Number.isFinite, 'must be a number');
@@ -25,9 +26,9 @@ export type Handling = (typeof HANDLING)[number];
 export const measurementSchema = z.strictObject({
   quantity: z.string().min(1).max(60),
   state: z.string().min(1).max(60),
-  value: finite,
+  value: field(finite, 'ratio', 'value'),
   /** standard uncertainty, same unit as value, above zero */
-  sigma: finite.gt(0),
+  sigma: field(finite.gt(0), 'ratio', 'standard uncertainty'),
   /** how it was got */
   from: z.string().max(200),
   /** left out of the fit on purpose, with the reason in `from` */
@@ -68,9 +69,9 @@ export const benchSchema = z.strictObject({
   /** what the maker says, at full throttle */
   claim: z
     .strictObject({
-      thrust: finite.gt(0).max(5000).nullable(),
-      current: finite.gt(0).max(1000).nullable(),
-      volts: finite.gt(0).max(200).nullable(),
+      thrust: field(finite.gt(0).max(5000), 'force', 'thrust').nullable(),
+      current: field(finite.gt(0).max(1000), 'current', 'current').nullable(),
+      volts: field(finite.gt(0).max(200), 'voltage', 'volts').nullable(),
     })
     .nullable(),
 });
@@ -79,13 +80,13 @@ export type BenchRow = z.infer<typeof benchRowSchema>;
 
 /** A flight on rubber. Turns are of the motor, not of the crank. */
 export const rubberRecordSchema = z.strictObject({
-  launchTurns: finite.gt(0).max(30000).nullable(),
-  turnsLeft: finite.min(0).max(30000).nullable(),
-  launchTorque: finite.gt(0).max(10).nullable(),
-  seconds: finite.gt(0).max(36000).nullable(),
-  height: finite.min(0).max(3000).nullable(),
-  motorLength: finite.gt(0).max(5).nullable(),
-  pitch: finite.gt(0).max(3).nullable(),
+  launchTurns: field(finite.gt(0).max(30000), 'count', 'turns at launch').nullable(),
+  turnsLeft: field(finite.min(0).max(30000), 'count', 'turns left').nullable(),
+  launchTorque: field(finite.gt(0).max(10), 'smallMoment', 'torque at launch').nullable(),
+  seconds: field(finite.gt(0).max(36000), 'time', 'flight time').nullable(),
+  height: field(finite.min(0).max(3000), 'distance', 'height').nullable(),
+  motorLength: field(finite.gt(0).max(5), 'length', 'motor length').nullable(),
+  pitch: field(finite.gt(0).max(3), 'length', 'pitch').nullable(),
   /** no rafters, no steering, no thermal */ clean: z.boolean(),
 });
 
@@ -107,18 +108,18 @@ export const testBodySchema = z.strictObject({
   record: z.strictObject({
     flown: z.boolean(),
     date: z.string().max(40),
-    temperature: finite.min(230).max(330),
-    wind: finite.min(0).max(30),
-    cgX: finite.nullable(),
-    mass: finite.gt(0).max(500).nullable(),
+    temperature: field(finite.min(230).max(330), 'temperature', 'temperature'),
+    wind: field(finite.min(0).max(30), 'speed', 'wind'),
+    cgX: field(finite, 'length', 'CG from datum').nullable(),
+    mass: field(finite.gt(0).max(500), 'allUpMass', 'all-up mass').nullable(),
     /** charge in the pack before and after [A s] */
-    chargeBefore: finite.min(0).nullable(),
-    chargeAfter: finite.min(0).nullable(),
+    chargeBefore: field(finite.min(0), 'charge', 'charge before').nullable(),
+    chargeAfter: field(finite.min(0), 'charge', 'charge after').nullable(),
     /** motor time [s] */
-    duration: finite.min(0).nullable(),
-    laps: z.array(finite.gt(0).max(36000)).max(400),
-    groundRun: finite.min(0).max(5000).nullable(),
-    stallSpeed: finite.gt(0).max(200).nullable(),
+    duration: field(finite.min(0), 'time', 'motor time').nullable(),
+    laps: z.array(field(finite.gt(0).max(36000), 'time', 'lap')).max(400),
+    groundRun: field(finite.min(0).max(5000), 'distance', 'ground run').nullable(),
+    stallSpeed: field(finite.gt(0).max(200), 'speed', 'stall speed').nullable(),
     handling: z.array(z.enum(HANDLING)).max(12),
     notes: text,
     damage: text,

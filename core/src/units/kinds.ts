@@ -153,6 +153,7 @@ export const KINDS = {
   rotation: both('rpm', 4, 100),
   kv: both('rpm/V', 3, 10),
   temperature: { metric: '°C', imperial: '°F', figures: 3, step: 1 },
+  /** a difference, not a reading */ temperatureStep: both('K', 3, 1),
   voltage: both('V', 3, 0.1),
   current: both('A', 3, 1),
   resistance: both('mΩ', 3, 1),

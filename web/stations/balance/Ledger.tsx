@@ -67,7 +67,7 @@ export function MassLedger() {
     items[i] && !standsWherePut(items[i]) ? (
       <span className="num dim">{formatValue(plannedItem(items[i], design).x, 'length', units)}</span>
     ) : (
-      <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} kind="length" hideLabel hideUnit />
+      <DocField label={`x, row ${i + 1}`} path={`${D}.items.${i}.x`} hideLabel hideUnit />
     );
   const movable = (i: number) => {
     const item = items[i];
@@ -274,8 +274,8 @@ function Ranges() {
               style={{ display: 'grid', gridTemplateColumns: '1fr 110px 110px', gap: 10, padding: '4px 0' }}
             >
               <span>{item.name}</span>
-              <DocField label="from" path={`${D}.items.${i}.movable.from`} kind="length" />
-              <DocField label="to" path={`${D}.items.${i}.movable.to`} kind="length" />
+              <DocField label="from" path={`${D}.items.${i}.movable.from`} />
+              <DocField label="to" path={`${D}.items.${i}.movable.to`} />
             </div>
           ),
       )}
@@ -352,11 +352,11 @@ export function Payload() {
     <section className="block">
       <h2>Payload and states</h2>
       <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-        <DocField label="One unit" path={`${P}.unitMass`} kind="mass" />
-        <DocField label="First row, x" path={`${P}.x`} kind="length" />
-        <DocField label="Row spacing" path={`${P}.pitch`} kind="length" />
+        <DocField label="One unit" path={`${P}.unitMass`} />
+        <DocField label="First row, x" path={`${P}.x`} />
+        <DocField label="Row spacing" path={`${P}.pitch`} />
         <IntField label="Per row" path={`${P}.perRow`} />
-        <DocField label="Height, z" path={`${P}.z`} kind="length" />
+        <DocField label="Height, z" path={`${P}.z`} />
       </div>
       <details style={{ marginTop: 8 }}>
         <summary className="dim" style={{ cursor: 'pointer' }}>
@@ -558,26 +558,18 @@ function MadeOf() {
               <span>{item.name}</span>
               {item.planned.skin && (
                 <>
-                  <DocField label="skin" path={`${D}.items.${i}.planned.skin.thickness`} kind="length" />
-                  <DocField label="of density" path={`${D}.items.${i}.planned.skin.density`} kind="density" />
+                  <DocField label="skin" path={`${D}.items.${i}.planned.skin.thickness`} />
+                  <DocField label="of density" path={`${D}.items.${i}.planned.skin.density`} />
                 </>
               )}
               {item.planned.core && (
                 <>
-                  <DocField
-                    label="core density"
-                    path={`${D}.items.${i}.planned.core.density`}
-                    kind="density"
-                  />
-                  <DocField label="infill" path={`${D}.items.${i}.planned.core.infill`} kind="percent" />
+                  <DocField label="core density" path={`${D}.items.${i}.planned.core.density`} />
+                  <DocField label="infill" path={`${D}.items.${i}.planned.core.infill`} />
                 </>
               )}
               {item.planned.covering ? (
-                <DocField
-                  label="covering"
-                  path={`${D}.items.${i}.planned.covering.perArea`}
-                  kind="arealMass"
-                />
+                <DocField label="covering" path={`${D}.items.${i}.planned.covering.perArea`} />
               ) : (
                 <Button
                   size="compact-xs"

@@ -97,7 +97,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
       <section className="block">
         <h2>What is different in {now.name}</h2>
         <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-          <DocField label="Added drag area" path={`${P}.addedDrag`} kind="dragArea" />
+          <DocField label="Added drag area" path={`${P}.addedDrag`} />
           <Checkbox
             size="xs"
             mt={18}
@@ -183,10 +183,10 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
         </div>
         {now.towed && (
           <div className="fields" style={{ gridTemplateColumns: 'repeat(4, 1fr)' }}>
-            <DocField label="Towed mass" path={`${P}.towed.mass`} kind="mass" />
-            <DocField label="Its drag area" path={`${P}.towed.dragArea`} kind="dragArea" />
-            <DocField label="Line" path={`${P}.towed.line`} kind="distance" />
-            <DocField label="Line across" path={`${P}.towed.lineDiameter`} kind="length" />
+            <DocField label="Towed mass" path={`${P}.towed.mass`} />
+            <DocField label="Its drag area" path={`${P}.towed.dragArea`} />
+            <DocField label="Line" path={`${P}.towed.line`} />
+            <DocField label="Line across" path={`${P}.towed.lineDiameter`} />
           </div>
         )}
         {report.tow && (
@@ -200,8 +200,8 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
         )}
         {now.sideArea && (
           <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-            <DocField label="Side area" path={`${P}.sideArea.area`} kind="area" />
-            <DocField label="at x" path={`${P}.sideArea.x`} kind="length" />
+            <DocField label="Side area" path={`${P}.sideArea.area`} />
+            <DocField label="at x" path={`${P}.sideArea.x`} />
           </div>
         )}
         {now.moved && (
@@ -660,9 +660,9 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
                   style={{ display: 'grid', gridTemplateColumns: '1fr 80px 80px 80px', gap: 8 }}
                 >
                   <span>{i.name}</span>
-                  <DocField label="long" path={`${D}.items.${i.id}.box.length`} kind="length" />
-                  <DocField label="wide" path={`${D}.items.${i.id}.box.width`} kind="length" />
-                  <DocField label="high" path={`${D}.items.${i.id}.box.height`} kind="length" />
+                  <DocField label="long" path={`${D}.items.${i.id}.box.length`} />
+                  <DocField label="wide" path={`${D}.items.${i.id}.box.width`} />
+                  <DocField label="high" path={`${D}.items.${i.id}.box.height`} />
                 </div>
               ) : (
                 <Button

@@ -50,19 +50,13 @@ export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
     <div className="fields">
       <IntField label="Cells in series" path={`${at}.series`} />
       <IntField label="Cells in parallel" path={`${at}.parallel`} />
-      <DocField label="Capacity" path={`${at}.capacity`} kind="charge" tracked={tracked} />
-      <DocField label="Per cell" path={`${at}.cellResistance`} kind="resistance" tracked={tracked} />
-      <DocField label="Rate, C" path={`${at}.maxC`} kind="ratio" tracked={tracked} />
-      <DocField label="Usable" path={`${at}.usable`} kind="percent" tracked={tracked} />
+      <DocField label="Capacity" path={`${at}.capacity`} tracked={tracked} />
+      <DocField label="Per cell" path={`${at}.cellResistance`} tracked={tracked} />
+      <DocField label="Rate, C" path={`${at}.maxC`} tracked={tracked} />
+      <DocField label="Usable" path={`${at}.usable`} tracked={tracked} />
       <Choice label="Chemistry" path={`${at}.chemistry`} data={CELLS} fallback="LiPo" />
-      <DocField label="Lost to age" optional path={`${at}.age`} kind="percent" />
-      <DocField
-        label="Cells at"
-        optional
-        path={`${at}.temperature`}
-        kind="temperature"
-        hint="25 °C where left empty"
-      />
+      <DocField label="Lost to age" optional path={`${at}.age`} />
+      <DocField label="Cells at" optional path={`${at}.temperature`} hint="25 °C where left empty" />
     </div>
   );
 }
@@ -70,20 +64,14 @@ export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
 export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
-      <DocField label="Kv" path={`${at}.kv`} kind="kv" tracked={tracked} />
-      <DocField label="Resistance" path={`${at}.resistance`} kind="resistance" tracked={tracked} />
-      <DocField label="No load" path={`${at}.noLoadCurrent`} kind="current" tracked={tracked} />
-      <DocField label="no load read at" optional path={`${at}.noLoadVolts`} kind="voltage" />
-      <DocField label="At most" path={`${at}.maxCurrent`} kind="current" tracked={tracked} />
-      <DocField label="Mass" optional path={`${at}.mass`} kind="mass" />
-      <DocField label="Gear, to one" optional path={`${at}.gear`} kind="ratio" />
-      <DocField
-        label="Winding limit"
-        optional
-        path={`${at}.maxTemperature`}
-        kind="temperature"
-        hint="120 °C where left empty"
-      />
+      <DocField label="Kv" path={`${at}.kv`} tracked={tracked} />
+      <DocField label="Resistance" path={`${at}.resistance`} tracked={tracked} />
+      <DocField label="No load" path={`${at}.noLoadCurrent`} tracked={tracked} />
+      <DocField label="no load read at" optional path={`${at}.noLoadVolts`} />
+      <DocField label="At most" path={`${at}.maxCurrent`} tracked={tracked} />
+      <DocField label="Mass" optional path={`${at}.mass`} />
+      <DocField label="Gear, to one" optional path={`${at}.gear`} />
+      <DocField label="Winding limit" optional path={`${at}.maxTemperature`} hint="120 °C where left empty" />
     </div>
   );
 }
@@ -91,8 +79,8 @@ export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) 
 export function BladeFields({ at, tracked }: { at: string; tracked?: boolean }) {
   return (
     <div className="fields">
-      <DocField label="Diameter" path={`${at}.diameter`} kind="length" tracked={tracked} />
-      <DocField label="Pitch" path={`${at}.pitch`} kind="length" tracked={tracked} />
+      <DocField label="Diameter" path={`${at}.diameter`} tracked={tracked} />
+      <DocField label="Pitch" path={`${at}.pitch`} tracked={tracked} />
       <IntField label="Blades" path={`${at}.blades`} />
       <Choice label="Kind of blade" path={`${at}.family`} data={FAMILIES} fallback="thin-electric" />
     </div>
@@ -307,12 +295,7 @@ export function DriveInputs() {
                 { value: 'inrunner', label: 'inrunner' },
               ]}
             />
-            <DocField
-              label="Cooling, 0 shut in, 1 in the stream"
-              optional
-              path={`${P}.motor.cooling`}
-              kind="ratio"
-            />
+            <DocField label="Cooling, 0 shut in, 1 in the stream" optional path={`${P}.motor.cooling`} />
           </div>
           <Arrangement />
         </>
@@ -321,10 +304,10 @@ export function DriveInputs() {
         <>
           <BladeFields at={`${P}.propeller`} tracked />
           <div className="fields" style={{ marginTop: 8 }}>
-            <DocField label="Stands at x" path={`${P}.propeller.x`} kind="length" />
-            <DocField label="Height, z" path={`${P}.propeller.z`} kind="length" />
-            <DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} kind="angle" />
-            <DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} kind="angle" />
+            <DocField label="Stands at x" path={`${P}.propeller.x`} />
+            <DocField label="Height, z" path={`${P}.propeller.z`} />
+            <DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} />
+            <DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} />
           </div>
           <PitchByRadius />
           <TableOfBlades />
@@ -334,15 +317,15 @@ export function DriveInputs() {
       {part === 'rest' && (
         <>
           <div className="fields">
-            <DocField label="Controller" path={`${P}.esc.resistance`} kind="resistance" tracked />
-            <DocField label="At most" path={`${P}.esc.maxCurrent`} kind="current" tracked />
-            <DocField label="Avionics" path={`${P}.avionicsCurrent`} kind="current" tracked />
-            <DocField label="Lap throttle" path="document.design.flight.lapThrottle" kind="percent" />
+            <DocField label="Controller" path={`${P}.esc.resistance`} tracked />
+            <DocField label="At most" path={`${P}.esc.maxCurrent`} tracked />
+            <DocField label="Avionics" path={`${P}.avionicsCurrent`} tracked />
+            <DocField label="Lap throttle" path="document.design.flight.lapThrottle" />
           </div>
           {power.wire ? (
             <div className="fields" style={{ marginTop: 8 }}>
-              <DocField label="Wire, one way" path={`${P}.wire.length`} kind="length" />
-              <DocField label="Copper of one core" path={`${P}.wire.area`} kind="wireArea" />
+              <DocField label="Wire, one way" path={`${P}.wire.length`} />
+              <DocField label="Copper of one core" path={`${P}.wire.area`} />
               <NativeSelect
                 label="or by gauge"
                 value=""
@@ -451,11 +434,11 @@ function Fan() {
         </Button>
       </h2>
       <div className="fields">
-        <DocField label="Diameter" path={`${P}.fan.diameter`} kind="length" />
-        <DocField label="Hub over tip" path={`${P}.fan.hub`} kind="ratio" />
-        <DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} kind="ratio" />
-        <DocField label="Shaft to jet" path={`${P}.fan.efficiency`} kind="percent" />
-        <DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} kind="ratio" />
+        <DocField label="Diameter" path={`${P}.fan.diameter`} />
+        <DocField label="Hub over tip" path={`${P}.fan.hub`} />
+        <DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} />
+        <DocField label="Shaft to jet" path={`${P}.fan.efficiency`} />
+        <DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} />
       </div>
     </div>
   );

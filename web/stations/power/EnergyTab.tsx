@@ -68,7 +68,6 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                       <DocField
                         label={`Speed, row ${i + 1}`}
                         path={`${D}.phases.${i}.speed`}
-                        kind="speed"
                         hideLabel
                         hideUnit
                         optional="null"
@@ -316,12 +315,12 @@ function Claims({ report }: { report: PowerReport }) {
     <section className="block" aria-label="Claims">
       <h2>Claims, held against each other</h2>
       <div className="fields">
-        <DocField label="Payload" path={`${C}.payload`} kind="mass" optional="null" />
-        <DocField label="Hover power" path={`${C}.hoverPower`} kind="power" optional="null" />
-        <DocField label="Top speed" path={`${C}.topSpeed`} kind="speed" optional="null" />
-        <DocField label="Flight time" path={`${C}.flightTime`} kind="duration" optional="null" />
-        <DocField label="Static thrust" path={`${C}.thrust`} kind="force" optional="null" />
-        <DocField label="Static current" path={`${C}.current`} kind="current" optional="null" />
+        <DocField label="Payload" path={`${C}.payload`} optional="null" />
+        <DocField label="Hover power" path={`${C}.hoverPower`} optional="null" />
+        <DocField label="Top speed" path={`${C}.topSpeed`} optional="null" />
+        <DocField label="Flight time" path={`${C}.flightTime`} optional="null" />
+        <DocField label="Static thrust" path={`${C}.thrust`} optional="null" />
+        <DocField label="Static current" path={`${C}.current`} optional="null" />
       </div>
       {report.claims.length === 0 ? (
         <p className="dim" style={{ margin: '6px 0 0' }}>

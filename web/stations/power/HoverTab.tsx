@@ -74,8 +74,8 @@ export function HoverTab({ report }: { report: PowerReport }) {
             <section className="block">
               <h2>Controller</h2>
               <div className="fields">
-                <DocField label="Resistance" path={`${L}.esc.resistance`} kind="resistance" />
-                <DocField label="Largest current" path={`${L}.esc.maxCurrent`} kind="current" />
+                <DocField label="Resistance" path={`${L}.esc.resistance`} />
+                <DocField label="Largest current" path={`${L}.esc.maxCurrent`} />
               </div>
               <NativeSelect
                 mt={8}

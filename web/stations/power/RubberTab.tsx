@@ -84,22 +84,20 @@ export function RubberTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Motor</h2>
           <div className="fields">
-            <DocField label="Strip, width" path={`${R}.width`} kind="rubberSize" />
-            <DocField label="Strip, thickness" path={`${R}.thickness`} kind="rubberSize" />
+            <DocField label="Strip, width" path={`${R}.width`} />
+            <DocField label="Strip, thickness" path={`${R}.thickness`} />
             <IntField label="Strands" path={`${R}.strands`} />
-            <DocField label="Length, made up" path={`${R}.length`} kind="length" />
+            <DocField label="Length, made up" path={`${R}.length`} />
             <DocField
               label="Wound to"
               path={`${R}.wound`}
-              kind="percent"
               hint="of the breaking turns; 85 % for practice, 95 % for a contest"
             />
-            <DocField label="Turns let off" path={`${R}.backedOff`} kind="count" />
-            <DocField label="Winder ratio" path={`${R}.winder`} kind="ratio" />
+            <DocField label="Turns let off" path={`${R}.backedOff`} />
+            <DocField label="Winder ratio" path={`${R}.winder`} />
             <DocField
               label="Broke at"
               path={`${R}.breakTurns`}
-              kind="count"
               optional
               hint="turns at which such a motor broke; computed where left empty"
             />
@@ -118,17 +116,16 @@ export function RubberTab({ report }: { report: PowerReport }) {
             <DocField
               label="Flare: pitch by torque"
               path={`${R}.flare`}
-              kind="flare"
               hint="how far soft blades turn to more pitch under torque"
             />
-            <DocField label="Trimmed to CL" path={`${R}.trimCl`} kind="ratio" />
+            <DocField label="Trimmed to CL" path={`${R}.trimCl`} />
           </div>
         </section>
         <section className="block">
           <h2>Where</h2>
           <div className="fields">
-            <DocField label="Ceiling" path={`${R}.ceiling`} kind="distance" optional="null" />
-            <DocField label="Field, down wind" path={`${R}.field`} kind="distance" optional="null" />
+            <DocField label="Ceiling" path={`${R}.ceiling`} optional="null" />
+            <DocField label="Field, down wind" path={`${R}.field`} optional="null" />
           </div>
           {r.dethermalizer !== null && (
             <p style={{ margin: '6px 0 0' }}>

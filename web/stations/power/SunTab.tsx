@@ -84,20 +84,20 @@ export function SunTab({ report }: { report: PowerReport }) {
           <div className="fields">
             <IntField label="In a string" path={`${S}.series`} />
             <IntField label="Strings" path={`${S}.strings`} />
-            <DocField label="Area of one" path={`${S}.cell.area`} kind="area" />
-            <DocField label="Mass of one" path={`${S}.cell.mass`} kind="mass" />
-            <DocField label="Efficiency" path={`${S}.cell.efficiency`} kind="percent" />
-            <DocField label="Volts at work" path={`${S}.cell.workVolts`} kind="voltage" />
-            <DocField label="Volts open" path={`${S}.cell.openVolts`} kind="voltage" />
-            <DocField label="Change per kelvin" path={`${S}.cell.temperatureCoefficient`} kind="percent" />
+            <DocField label="Area of one" path={`${S}.cell.area`} />
+            <DocField label="Mass of one" path={`${S}.cell.mass`} />
+            <DocField label="Efficiency" path={`${S}.cell.efficiency`} />
+            <DocField label="Volts at work" path={`${S}.cell.workVolts`} />
+            <DocField label="Volts open" path={`${S}.cell.openVolts`} />
+            <DocField label="Change per kelvin" path={`${S}.cell.temperatureCoefficient`} />
           </div>
         </section>
         <section className="block">
           <h2>Charge controller</h2>
           <div className="fields">
-            <DocField label="Starts at" path={`${S}.controller.minVolts`} kind="voltage" />
-            <DocField label="Stands" path={`${S}.controller.maxVolts`} kind="voltage" />
-            <DocField label="Efficiency" path={`${S}.controller.efficiency`} kind="percent" />
+            <DocField label="Starts at" path={`${S}.controller.minVolts`} />
+            <DocField label="Stands" path={`${S}.controller.maxVolts`} />
+            <DocField label="Efficiency" path={`${S}.controller.efficiency`} />
             <NativeSelect
               label="Kind"
               value={solar.controller.kind}
@@ -111,8 +111,8 @@ export function SunTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Where and when</h2>
           <div className="fields">
-            <DocField label="North" path={`${S}.latitude`} kind="angle" />
-            <DocField label="East" path={`${S}.longitude`} kind="angle" />
+            <DocField label="North" path={`${S}.latitude`} />
+            <DocField label="East" path={`${S}.longitude`} />
             <TextInput
               label="Date"
               type="date"
@@ -122,8 +122,8 @@ export function SunTab({ report }: { report: PowerReport }) {
                   edit({ type: 'set', path: `${S}.date`, value: e.currentTarget.value });
               }}
             />
-            <DocField label="Light through haze" path={`${S}.clarity`} kind="percent" />
-            <DocField label="Cells over the air, K" path={`${S}.warming`} kind="ratio" />
+            <DocField label="Light through haze" path={`${S}.clarity`} />
+            <DocField label="Cells over the air, K" path={`${S}.warming`} />
           </div>
         </section>
         <div>

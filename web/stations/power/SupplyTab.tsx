@@ -73,7 +73,6 @@ export function SupplyTab({ report }: { report: PowerReport }) {
                       <DocField
                         label={`${key}, row ${i + 1}`}
                         path={`${P}.supply.${i}.${key}`}
-                        kind={key === 'rating' || key === 'draw' ? 'current' : 'voltage'}
                         hideLabel
                         hideUnit
                         optional={key === 'draw' ? undefined : 'null'}
@@ -338,7 +337,6 @@ function Swaps({ report }: { report: PowerReport }) {
                       <DocField
                         label={`Mass of ${s.label}`}
                         path={`document.design.swaps.${s.id}.mass`}
-                        kind="mass"
                         hideLabel
                       />
                     </td>
@@ -483,12 +481,7 @@ function SwapData({ id, close }: { id: string; close: () => void }) {
         <PackFields at={`${at}.data`} />
       )}
       <div className="fields" style={{ marginTop: 6 }}>
-        <DocField
-          label="Stands at x (empty: where the old one was)"
-          path={`${at}.x`}
-          kind="length"
-          optional="null"
-        />
+        <DocField label="Stands at x (empty: where the old one was)" path={`${at}.x`} optional="null" />
         <div className="qf">
           <label>
             <span>Note</span>

@@ -227,18 +227,18 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
   return (
     <div className="stack">
       <div className="fields">
-        <DocField label="Longest piece carried" path={`${D}.limits.longestPiece`} kind="length" />
+        <DocField label="Longest piece carried" path={`${D}.limits.longestPiece`} />
         {limits.printer && (
           <>
-            <DocField label="Printer, long" path={`${D}.limits.printer.length`} kind="length" />
-            <DocField label="Printer, wide" path={`${D}.limits.printer.width`} kind="length" />
-            <DocField label="Printer, high" path={`${D}.limits.printer.height`} kind="length" />
+            <DocField label="Printer, long" path={`${D}.limits.printer.length`} />
+            <DocField label="Printer, wide" path={`${D}.limits.printer.width`} />
+            <DocField label="Printer, high" path={`${D}.limits.printer.height`} />
           </>
         )}
         {limits.sheet && (
           <>
-            <DocField label="Sheet, long" path={`${D}.limits.sheet.length`} kind="length" />
-            <DocField label="Sheet, wide" path={`${D}.limits.sheet.width`} kind="length" />
+            <DocField label="Sheet, long" path={`${D}.limits.sheet.length`} />
+            <DocField label="Sheet, wide" path={`${D}.limits.sheet.width`} />
           </>
         )}
       </div>

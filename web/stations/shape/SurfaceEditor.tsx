@@ -33,9 +33,9 @@ export function SurfaceEditor({ id }: { id: string }) {
   return (
     <div className="stack">
       <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
-        <DocField label="Root, x" path={`${P}.x`} kind="length" />
-        <DocField label="Height, z" path={`${P}.z`} kind="length" />
-        {surface.role !== 'fin' && <DocField label="Incidence" path={`${P}.incidence`} kind="angle" />}
+        <DocField label="Root, x" path={`${P}.x`} />
+        <DocField label="Height, z" path={`${P}.z`} />
+        {surface.role !== 'fin' && <DocField label="Incidence" path={`${P}.incidence`} />}
       </div>
       <section className="block">
         <h2>
@@ -148,7 +148,7 @@ export function SurfaceEditor({ id }: { id: string }) {
               ]}
             />
           )}
-          <DocField label="Beside the middle, y" path={`${P}.y`} kind="length" />
+          <DocField label="Beside the middle, y" path={`${P}.y`} />
           {surface.role === 'fin' && (
             <Checkbox
               size="xs"
@@ -401,12 +401,7 @@ function DragFrom({ row, index }: { row: Record<string, unknown>; index: number 
         ))}
       </select>
       {fields.map((k) => (
-        <DocField
-          key={k}
-          label={k}
-          path={`${P}.from.${k}`}
-          kind={k === 'count' ? 'count' : k === 'frontal' ? 'dragArea' : 'length'}
-        />
+        <DocField key={k} label={k} path={`${P}.from.${k}`} />
       ))}
     </div>
   );
