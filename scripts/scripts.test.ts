@@ -121,3 +121,18 @@ describe('written pages', () => {
     expect(names).toEqual(['a', 'e']);
   });
 });
+
+describe('CONTRIBUTING.md', () => {
+  const page = readFileSync(join(root, 'CONTRIBUTING.md'), 'utf8');
+  const rows = [...page.matchAll(/^\| [^|]+ \| `([^`]+)` \| `([^`]+)` ((?:`\w+`(?:, )?)+) \|$/gm)];
+  it('names twenty formulas and more', () => expect(rows.length).toBeGreaterThanOrEqual(20));
+  it.each(rows.map(([, step, file, names]) => [step, file, names]))(
+    '%s and %s: the formula stands there, and the step calls for it',
+    (step, file, names) => {
+      expect(readFileSync(join(root, 'core/src', step), 'utf8')).toMatch(/step\(\{/);
+      const source = readFileSync(join(root, 'core/src', file), 'utf8');
+      for (const [, name] of names.matchAll(/`(\w+)`/g))
+        expect(source, name).toMatch(new RegExp(`export function ${name}\\b`));
+    },
+  );
+});

@@ -4,6 +4,7 @@
  */
 import { linkParts } from '../mass';
 import { priorCalibration, SCHEMA_VERSION, type Brief, type Design, type DesignDocument } from '../design';
+import { fresh } from './fresh';
 
 const DEG = Math.PI / 180;
 const MAH = 3.6;
@@ -582,7 +583,7 @@ const design: Design = {
 
 /** The Bittern as first drawn: version 1 of the demo. A fresh copy each call. */
 export function bitternDocument(): DesignDocument {
-  return structuredClone({
+  return fresh({
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     brief,
     design: linkParts(design),

@@ -3,6 +3,7 @@ import { linkParts } from '../mass';
 import { FILE_FORMAT, SCHEMA_VERSION, type Design, type DesignDocument, type ProjectFile } from '../design';
 import { balanced, LAYOUT_TEMPLATES } from '../layout';
 import { starterDocument } from './starter';
+import { fresh } from './fresh';
 
 const MAH = 3.6,
   INCH = 0.0254,
@@ -390,7 +391,7 @@ export function craneDocument(): DesignDocument {
 
 /** A fresh copy each call. */
 export function craneProject(): ProjectFile {
-  return structuredClone({
+  return fresh({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'Pontoon gauge', aircraft: 'Crane' },

@@ -11,6 +11,7 @@ import {
 } from '../design';
 import { measurementsOf, preflightFor } from '../trial';
 import { starterDocument } from './starter';
+import { fresh } from './fresh';
 
 const DEG = Math.PI / 180;
 
@@ -417,7 +418,7 @@ function flight(
 
 /** A fresh copy each call. */
 export function gnatProject(): ProjectFile {
-  return structuredClone({
+  return fresh({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'Dyke crossing', aircraft: 'Gnat' },

@@ -12,6 +12,7 @@ import { LAYOUT_TEMPLATES } from '../layout';
 import { bitternBenchTests } from './bench';
 import { bitternDocument } from './bittern';
 import { bitternSolarDocument } from './solarWing';
+import { fresh } from './fresh';
 
 function listFor(state: string, done: boolean): TestBody['checklist'] {
   const { design } = bitternDocument();
@@ -84,7 +85,7 @@ export function bitternCanardDocument(): DesignDocument {
 
 /** A fresh copy each call. */
 export function bitternProject(): ProjectFile {
-  return structuredClone({
+  return fresh({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'Fenland Relay', aircraft: 'Bittern' },

@@ -7,6 +7,7 @@ import {
   type ProjectFile,
 } from '../design';
 import { starterDocument } from './starter';
+import { fresh } from './fresh';
 
 const DEG = Math.PI / 180;
 
@@ -239,7 +240,7 @@ export function waferDocument(): DesignDocument {
 
 /** A fresh copy each call. */
 export function waferProject(): ProjectFile {
-  return structuredClone({
+  return fresh({
     format: FILE_FORMAT as typeof FILE_FORMAT,
     schemaVersion: SCHEMA_VERSION as typeof SCHEMA_VERSION,
     project: { name: 'There and back', aircraft: 'Wafer' },

@@ -178,7 +178,8 @@ const DRIVE = {
       kind: 'voltage',
       station: 'power',
       formula: 'open circuit − {staticCurrent} · resistance',
-      method: MOTOR,
+      method:
+        'Sag by Ohm’s law over the cells’ resistance, worn and warm, at half charge (common practice, no source)',
       better: 'more',
       read: (r) => r?.point.voltage,
     },

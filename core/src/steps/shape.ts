@@ -23,7 +23,8 @@ export const shape = step({
   },
 });
 
-const PLAN = 'Plan-form geometry';
+const PLAN = 'Plan-form geometry',
+  VOLUME = 'Plan-form geometry; volume coefficients as in Raymer, Aircraft Design, ch. 6 (from memory)';
 
 const SHAPE = quantitiesOf(shape, {
   wingArea: {
@@ -60,7 +61,7 @@ const SHAPE = quantitiesOf(shape, {
     kind: 'length',
     station: 'shape',
     formula: '2/S · ∫ c² dy',
-    method: PLAN,
+    method: 'Plan-form geometry; Raymer, Aircraft Design, ch. 4, for any plan form (from memory)',
     read: (r) => r.wing.mac,
   },
   tailVolume: {
@@ -68,7 +69,7 @@ const SHAPE = quantitiesOf(shape, {
     kind: 'ratio',
     station: 'shape',
     formula: 'S_tail · arm / ({wingArea} · {meanChord}); arm between quarter chords',
-    method: PLAN,
+    method: VOLUME,
     better: 'more',
     // a second wing behind the first is no tail: its volume says nothing
     read: ({ wing, tail }) =>
@@ -79,7 +80,7 @@ const SHAPE = quantitiesOf(shape, {
     kind: 'ratio',
     station: 'shape',
     formula: 'S_fin · arm / ({wingArea} · {wingSpan}); arm between quarter chords',
-    method: PLAN,
+    method: VOLUME,
     better: 'more',
     read: ({ wing, fin }) => (fin ? tailVolume(wing, fin, true).volume : undefined),
   },

@@ -96,7 +96,7 @@ const STABILITY = {
       kind: 'length',
       station: 'balance',
       formula: 'x where dCm/dα = 0, body included',
-      method: `${VLM}; slender-body moment in the wing’s up- and downwash (Multhopp)`,
+      method: `${VLM}; slender-body moment in the wing’s up- and downwash (Multhopp); Etkin and Reid, ch. 2`,
       read: (r) => r.neutralX,
     },
     cgForward: {

@@ -11,7 +11,7 @@ import type { PolarSet } from '../section';
 import { planformOf } from './planform';
 import { sweepStall } from './stallSweep';
 import type { LinearAero } from './trim';
-import { stripSections, type CoupledStrips } from './viscousStrips';
+import { stripSections, type CoupledStrips } from './coupledStrips';
 
 /** What one sweep, or a place between four, says. */
 export interface LiftAtStall {

@@ -5,7 +5,7 @@ import { inducedDrag } from './lattice';
 import { liftTable } from './liftTable';
 import { sweepStall, type StallSweep } from './stallSweep';
 import type { LinearAero } from './trim';
-import type { CoupledStrips, StripSections } from './viscousStrips';
+import type { CoupledStrips, StripSections } from './coupledStrips';
 
 const DEG = Math.PI / 180;
 

@@ -6,7 +6,7 @@ import { clamp } from '../numeric';
 import type { Design } from '../design';
 import { forcesOf, type Motion } from './forces';
 import { momentAbout, type LinearAero } from './trim';
-import { solveCoupled, type CoupledFlow, type CoupledStrips, type StripSections } from './viscousStrips';
+import { solveCoupled, type CoupledFlow, type CoupledStrips, type StripSections } from './coupledStrips';
 
 const DEG = Math.PI / 180;
 

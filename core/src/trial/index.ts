@@ -1,5 +1,8 @@
-export { cleanLog, fitWind, reduceLog } from './reduceLog';
-export type { CleanLog, Reduced } from './reduceLog';
+export { cleanLog } from './cleanLog';
+export type { CleanLog } from './cleanLog';
+export { fitWind } from './fitWind';
+export { reduceLog } from './reduceLog';
+export type { Reduced } from './reduceLog';
 export {
   combine,
   measurementsOf,

@@ -1,11 +1,10 @@
 /**
  * A GPS log to numbers: ground run, climb, airspeed and wind, laps, energy.
  * Rows: t [s], x east [m], y north [m], height above the strip [m], ground speed [m/s], volts, amps.
- * Wind and airspeed: least-squares circle through the ground-velocity points (Kasa, IEEE Trans. Instrum.
- * Meas. 25, 1976): centre is the wind, radius the airspeed; needs headings all round or opposite.
  */
 import type { LogRow, Measurement } from '../design';
-import { solveDense } from '../numeric';
+import { cleanLog } from './cleanLog';
+import { fitWind } from './fitWind';
 
 export interface Reduced {
   measurements: Measurement[];
@@ -15,80 +14,6 @@ export interface Reduced {
   wind: { speed: number; toEast: number; toNorth: number } | null;
   /** [A s] */ chargeUsed: number;
   /** [J] */ energyUsed: number;
-}
-
-export interface CleanLog {
-  rows: LogRow[];
-  remarks: string[];
-}
-
-/** Rows in order of time, duplicates and impossible values dropped, gaps told. */
-export function cleanLog(rows: readonly LogRow[]): CleanLog {
-  const remarks: string[] = [];
-  const sane = rows.filter(
-    (r) =>
-      r.every(Number.isFinite) &&
-      Math.abs(r[1]) < 2e4 &&
-      Math.abs(r[2]) < 2e4 &&
-      r[3] > -200 &&
-      r[3] < 5000 &&
-      r[4] >= 0 &&
-      r[4] < 150,
-  );
-  if (sane.length < rows.length)
-    remarks.push(`${rows.length - sane.length} rows held impossible values and were left out.`);
-  const ordered = [...sane].sort((a, b) => a[0] - b[0]);
-  if (ordered.some((r, i) => r !== sane[i]))
-    remarks.push('Rows were out of order; they were sorted by time.');
-  const unique = ordered.filter((r, i) => i === 0 || r[0] > ordered[i - 1][0]);
-  if (unique.length < ordered.length)
-    remarks.push(`${ordered.length - unique.length} rows repeated a time and were left out.`);
-  const gaps = unique
-    .slice(1)
-    .map((r, i) => r[0] - unique[i][0])
-    .sort((a, b) => a - b);
-  const usual = gaps[Math.floor(gaps.length / 2)] ?? 0;
-  const long = gaps.filter((g) => g > 5 * usual && g > 1);
-  if (long.length)
-    remarks.push(
-      `${long.length} gap${long.length > 1 ? 's' : ''} of up to ${long[long.length - 1].toFixed(1)} s in the log.`,
-    );
-  return { rows: unique, remarks };
-}
-
-/** Kasa circle through ground velocities; null with fewer than 8 points or no spread of heading. */
-export function fitWind(
-  velocities: readonly (readonly [number, number])[],
-): { airspeed: number; east: number; north: number; residual: number } | null {
-  if (velocities.length < 8) return null;
-  const n = velocities.length;
-  const A = [
-      [0, 0, 0],
-      [0, 0, 0],
-      [0, 0, 0],
-    ],
-    b = [0, 0, 0];
-  for (const [u, w] of velocities) {
-    const row = [2 * u, 2 * w, 1],
-      rhs = u * u + w * w;
-    for (let i = 0; i < 3; i++) {
-      b[i] += row[i] * rhs;
-      for (let j = 0; j < 3; j++) A[i][j] += row[i] * row[j];
-    }
-  }
-  const heading = velocities.map(([u, w]) => Math.atan2(w, u));
-  const spread =
-    Math.hypot(
-      heading.reduce((s, h) => s + Math.cos(h), 0),
-      heading.reduce((s, h) => s + Math.sin(h), 0),
-    ) / n;
-  if (spread > 0.85) return null;
-  const [east, north, c] = solveDense(A, b);
-  const airspeed = Math.sqrt(Math.max(0, c + east * east + north * north));
-  const residual = Math.sqrt(
-    velocities.reduce((s, [u, w]) => s + (Math.hypot(u - east, w - north) - airspeed) ** 2, 0) / n,
-  );
-  return { airspeed, east, north, residual };
 }
 
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;

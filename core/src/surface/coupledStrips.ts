@@ -80,7 +80,10 @@ export function stripSections(
   return { tables, zero: Float64Array.from(c.at, (s) => latticeZero(c.sol, s)) };
 }
 
-/** Angle at which the strip alone, in two dimensions, carries nothing in the lattice: its own camber slopes weighted as its rows are. */
+/**
+ * Angle at which the strip alone, in two dimensions, carries nothing in the lattice: its own camber slopes weighted as its
+ * rows are.
+ */
 function latticeZero(sol: LatticeSolution, strip: number): number {
   const own = sol.model.panels.filter((p) => p.strip === strip),
     n = own.length;
@@ -159,7 +162,10 @@ function baseOf(c: CoupledStrips, m: Motion, design: Pick<Design, 'surfaces'>): 
   return { strength, speed, lift };
 }
 
-/** Share of a flap's lift that raises the section's largest lift; the rest brings the stall to a smaller angle (common practice for plain flaps, from memory). */
+/**
+ * Share of a flap's lift that raises the section's largest lift; the rest brings the stall to a smaller angle (common practice
+ * for plain flaps, from memory).
+ */
 const FLAP_RAISES = 0.5;
 
 /**
@@ -282,7 +288,10 @@ export function solveCoupled(
   return report(c, sections, m, { added, cl, angle, even, base, worst, it });
 }
 
-/** Smoothing of the added angles [lift coefficient per rad]: least that settled on the layouts tried; 0.5 left saw-teeth, 5 blurred the spread. */
+/**
+ * Smoothing of the added angles [lift coefficient per rad]: least that settled on the layouts tried; 0.5 left saw-teeth, 5
+ * blurred the spread.
+ */
 const SMOOTH = 1.5;
 
 function report(
