@@ -95,7 +95,7 @@ const COLUMNS = [
   'landingRun',
   'climbRate',
   'lapTime',
-  'lapsExact',
+  'laps',
   'energyLeft',
   'allowedLoadFactor',
 ] as const;

@@ -50,6 +50,27 @@ const found = (values: Record<string, number>, d: Design = design, b: Brief = br
 const at = (list: readonly Finding[], station: Finding['station']) =>
   list.filter((f) => f.station === station);
 
+describe('coming back on wheels', () => {
+  it('what does not stop on the strip is told of once, by the state that rolls farthest', () => {
+    const list = at(
+      found({ landingRun: 15, 'landingRun@tubes-12': 48, 'landingRun@tubes-11': 41 }),
+      'flight',
+    );
+    expect(list).toHaveLength(1);
+    expect(list[0].state).toBe('tubes-12');
+    expect(list[0].sentence).toMatch(
+      /12 tubes rolls 48 m after landing \(so is one other state\); the strip is 20 m/,
+    );
+  });
+  it('what stops on it is silent, and so is what comes back another way', () => {
+    expect(at(found({ landingRun: 19.9 }), 'flight')).toEqual([]);
+    const doc = craneDocument(),
+      l = assess(doc.brief, doc.design, doc.calibration);
+    expect(l.entries.some((e) => e.id === 'landingRun')).toBe(false);
+    expect(l.findings.some((f) => /after landing/.test(f.sentence))).toBe(false);
+  });
+});
+
 describe('a sound aircraft', () => {
   it('is found nothing', () => expect(found({}).map((f) => f.sentence)).toEqual([]));
   it('law: whatever the numbers, every finding is a sentence of a station with a state that exists', () => {

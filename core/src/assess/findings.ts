@@ -188,6 +188,19 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
   }
 }
 
+/** What comes back on its wheels must stop on the strip: told of the state that rolls farthest. */
+function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
+  const strip = brief.site.stripLength;
+  const runs = design.loadings
+    .map((l) => ({ l, run: entryOf(ledger, 'landingRun', l.id)?.value ?? 0 }))
+    .filter((r) => r.run > strip);
+  if (runs.length === 0) return;
+  const worst = runs.reduce((a, r) => (r.run > a.run ? r : a));
+  const rolls = worst.run > 9000 ? 'rolls on without end' : `rolls ${worst.run.toFixed(0)} m after landing`;
+  const sentence = `${worst.l.name} ${rolls}${othersToo(runs.length - 1)}; the strip is ${strip} m.`;
+  add('flight', 'look', worst.l.id, `${sentence} Brakes or a skid, less speed, or another way back.`);
+}
+
 function liftFindings(design: Design, ledger: Ledger, add: Add): void {
   for (const s of withoutRotors(design))
     add(
@@ -339,6 +352,7 @@ export function findingsOf(
   powerFindings(brief, design, ledger, add);
   wiringFindings(design, ledger, add);
   flightFindings(design, ledger, add);
+  landingFindings(brief, design, ledger, add);
   for (const e of scoreErrors) add('score', 'look', 'all', e);
   for (const c of checkRequirements(brief, design, ledger)) {
     if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);

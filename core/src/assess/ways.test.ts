@@ -69,10 +69,23 @@ describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', (
     expect(at(thrown, 'stripChance', 'tubes-4')).toBeUndefined();
     expect(noted(thrown, 'tubes-4')).not.toMatch(/strip/);
     expect(at(thrown, 'score', 'tubes-4')!).toBeGreaterThan(0);
-    expect(thrown.findings.map((f) => f.sentence).join()).not.toMatch(/the strip is/);
+    expect(thrown.findings.map((f) => f.sentence).join()).not.toMatch(/to leave the ground/);
     expect(stopLine(short.brief, leaving(short, 'hand').design, thrown, 'tubes-4').join()).not.toMatch(
       /strip/,
     );
+  });
+  it('is told of the strip where it comes back on wheels, and not where it slides in', () => {
+    const sliding = setPath(
+      short,
+      'design.loadings',
+      short.design.loadings.map((l) => ({ ...l, leaving: 'hand', returning: 'belly' })),
+    );
+    expect(thrown.findings.map((f) => f.sentence).join()).toMatch(/after landing .*the strip is 2 m/);
+    expect(
+      run(sliding)
+        .findings.map((f) => f.sentence)
+        .join(),
+    ).not.toMatch(/the strip is/);
   });
   it('while one that rolls is told so', () => {
     expect(noted(rolling, 'tubes-4')).toMatch(/ground run of .* on a strip of 2 m/);

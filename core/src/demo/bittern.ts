@@ -21,6 +21,8 @@ const brief: Brief = {
     stripLength: 20,
     surface: 'boards',
     rollingFriction: 0.06,
+    // rubber skids let down by the elevator at the stop
+    brakingFriction: 0.35,
   },
   course: { straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 },
   requirements: [
