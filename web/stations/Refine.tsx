@@ -383,7 +383,7 @@ function Effects({ fix }: { fix: Fix }) {
     <div style={{ marginTop: 8 }}>
       <div className="dim" style={{ fontSize: '0.78rem' }}>
         What that does to everything else ({effects.length} numbers move; here those of the whole design and
-        the loading in view):
+        the state in view):
       </div>
       <table className="sheet" aria-label="Effect of the change">
         <tbody>

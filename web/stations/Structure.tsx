@@ -93,7 +93,7 @@ export function Structure() {
           <LoadingPicker />
         </div>
         <Readings
-          title="In this loading"
+          title="In this state"
           ids={['failLoadFactor', 'failLoadFactorDown', 'allowedLoadFactor', 'tipDeflection']}
         />
         <Readings title="The spar" state="all" ids={['sparMoment', 'sparStiffness']} />

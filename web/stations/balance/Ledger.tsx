@@ -364,9 +364,9 @@ export function Payload() {
         </summary>
         <SheetTable
           path={`${D}.loadings`}
-          caption="Loadings"
+          caption="States"
           least={1}
-          addLabel="Add a loading"
+          addLabel="Add a state"
           newRow={() => ({ id: freshId('loading', loadings), name: 'New loading', count: 1 })}
           columns={[
             { key: 'name', label: 'Name', cell: { type: 'text' } },

@@ -255,7 +255,7 @@ export function BodyEditor() {
       <section className="block">
         <h2>
           Wheels, legs, skids{' '}
-          <span className="right dim">z of the axle; of the lowest point without a diameter</span>
+          <span className="right dim">z of the axle, or lowest point</span>
         </h2>
         {wheels === undefined ? (
           <Button
