@@ -254,8 +254,7 @@ export function BodyEditor() {
       </section>
       <section className="block">
         <h2>
-          Wheels, legs, skids{' '}
-          <span className="right dim">z of the axle, or lowest point</span>
+          Wheels, legs, skids <span className="right dim">z of the axle, or lowest point</span>
         </h2>
         {wheels === undefined ? (
           <Button
