@@ -1,6 +1,6 @@
 /** The run of what comes back on its wheels. */
 import { hovers, returningOf, siteSpread } from '../design';
-import { APPROACH, landingRun as runOut, type LandingRun } from '../flight';
+import { APPROACH, landingRun as runOut, TOUCH_DOWN, type LandingRun } from '../flight';
 import { air } from './air';
 import { airframe } from './drag';
 import { part, quantitiesOf, remark } from './quantity';
@@ -39,7 +39,7 @@ export const landing = step({
       friction: Math.max(0, s.friction * (1 + causes.friction * share)),
       wind: Math.max(0, s.wind + causes.wind * s.spread.wind),
       groundCl: s.groundCl,
-      dragArea: rollingDragArea(airframe, APPROACH * stall, s.groundCl, air.density),
+      dragArea: rollingDragArea(airframe, TOUCH_DOWN * stall, s.groundCl, air.density),
     });
     return { approach: APPROACH * stall, run };
   },

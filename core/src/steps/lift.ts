@@ -6,7 +6,7 @@ import { nearestPolar, type PolarSet } from '../section';
 import { actingLift, findLiftLimit, largestLift, type LiftAtStall } from '../surface';
 import { air } from './air';
 import { balance, heaviestKnown } from './balance';
-import { METHOD_SPREAD, off } from './causes';
+import { off } from './causes';
 import { coupled, lattice } from './lattice';
 import { curvesOf, quantitiesOf, remark, part } from './quantity';
 import { sections } from './sections';
@@ -136,10 +136,9 @@ export const stallOrder = step({
       (c) => (lift.speed * c) / nu,
       actingLift(f, trust),
     );
-    const strips = (off('stallAngle', f.stallAngle) - 1) / METHOD_SPREAD.stallAngle;
     const half = shape.wing.span / 2;
     return {
-      eta: limit.eta + strips * limit.width,
+      eta: limit.eta + f.stallAngle * limit.width,
       ratio: limit.ratios().map((p) => p.ratio),
       y: aero.sol.strips.flatMap((s) => (s.role === 'wing' ? [s.y / half] : [])),
     };

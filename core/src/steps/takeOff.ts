@@ -1,5 +1,5 @@
 /** The run of what leaves along the strip. */
-import { runsAlongStrip, siteSpread } from '../design';
+import { hovers, runsAlongStrip, siteSpread } from '../design';
 import { groundRun, type GroundRun } from '../flight';
 import { air } from './air';
 import { airframe, type Airframe } from './drag';
@@ -28,7 +28,7 @@ export const takeOff = step({
   needs: { air, airframe, fullThrust },
   causes: ['wind', 'friction'],
   slice: ({ brief: { site }, design }, state) => ({
-    runs: runsAlongStrip(design, state) && !(state.hover ?? false),
+    runs: runsAlongStrip(design, state) && !hovers(state),
     wind: site.wind,
     friction: site.rollingFriction,
     spread: siteSpread(site),
