@@ -13,11 +13,19 @@ import {
   starterDocument,
   waferDocument,
 } from '../src/demo';
-import type { DesignDocument } from '../src/design';
+import { readDocument, SCHEMA_VERSION, type DesignDocument } from '../src/design';
 import { pin, type Pinned } from './pin';
 
 const RELATIVE = 1e-9,
   /** what is nil by symmetry is so only to rounding */ NIL = 1e-12;
+
+/** A document as an earlier version of the program stored it, brought up to this one. */
+function upgraded(name: string): DesignDocument {
+  const text = readFileSync(new URL(`./old/${name}.json`, import.meta.url), 'utf8'),
+    read = readDocument(JSON.parse(text));
+  if (read.status === 'error') throw new Error(read.message);
+  return read.value;
+}
 
 /** With their reports, or the ledger alone. */
 const DOCUMENTS: Record<string, [make: () => DesignDocument, reports: boolean]> = {
@@ -28,6 +36,8 @@ const DOCUMENTS: Record<string, [make: () => DesignDocument, reports: boolean]> 
   solar: [bitternSolarDocument, false],
   canard: [bitternCanardDocument, false],
   starter: [starterDocument, true],
+  'of-schema-1': [() => upgraded('bittern-1'), false],
+  'of-schema-2': [() => upgraded('gnat-2'), false],
 };
 
 /** A share that is nil is not written. */
@@ -49,6 +59,23 @@ const written = (p: Pinned): string => {
   );
   return `{\n${rows.join(',\n')}\n}\n`;
 };
+
+const OF_SCHEMA_4: Record<string, () => DesignDocument> = {
+  bittern: bitternDocument,
+  bitterncanard: bitternCanardDocument,
+  bitternsolar: bitternSolarDocument,
+  crane: craneDocument,
+  gnat: gnatDocument,
+  starter: starterDocument,
+  wafer: waferDocument,
+};
+
+describe('documents stored by earlier versions', () => {
+  for (const [name, make] of Object.entries(OF_SCHEMA_4))
+    it(`${name} of schema 4 is the present one`, () => expect(upgraded(`${name}-4`)).toEqual(make()));
+  for (const name of ['crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'])
+    it(`${name} can be read`, () => expect(upgraded(name).schemaVersion).toBe(SCHEMA_VERSION));
+});
 
 describe('golden', () => {
   for (const [name, [make, reports]] of Object.entries(DOCUMENTS))
