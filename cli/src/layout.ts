@@ -33,7 +33,7 @@ export function surfacesCommand(
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
-  const state = loading ?? (doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0]).id;
+  const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0]).id;
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, state, cache, { speed });
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
@@ -116,10 +116,10 @@ export function balanceCommand(doc: DesignDocument): object {
     forward: entryOf(ledger, 'cgForward', 'all')!.value,
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
   };
-  const first = doc.design.loadings.find((l) => !hovers(l)) ?? doc.design.loadings[0];
+  const first = doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0];
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first.id, cache);
   return {
-    states: doc.design.loadings.map((l) => {
+    states: doc.design.states.map((l) => {
       const s = loadedState(doc.design, l, 'best', 1);
       return {
         id: l.id,

@@ -77,10 +77,10 @@ function stateOf(doc: DesignDocument, values: { state?: string; loading?: string
   if (values.loading !== undefined)
     throw new UsageError(`--loading is called --state now: --state ${values.loading}`);
   if (name === undefined) return null;
-  const found = doc.design.loadings.find((l) => l.id === name || l.name.toLowerCase() === name.toLowerCase());
+  const found = doc.design.states.find((l) => l.id === name || l.name.toLowerCase() === name.toLowerCase());
   if (!found)
     throw new UsageError(
-      `There is no state “${name}”; there are ${doc.design.loadings.map((l) => l.name).join(', ')}.`,
+      `There is no state “${name}”; there are ${doc.design.states.map((l) => l.name).join(', ')}.`,
     );
   return found.id;
 }
@@ -208,7 +208,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
         throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
       return n;
     };
-    const loading = stateOf(doc, values) ?? doc.design.loadings[0].id;
+    const loading = stateOf(doc, values) ?? doc.design.states[0].id;
     await warmPolars(doc);
     out.write(
       logToCsv(

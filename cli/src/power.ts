@@ -1,7 +1,7 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
 import { airAt, G0 } from '@skiametra/core/air';
 import { assess, powerReport, StepCache } from '@skiametra/core/assess';
-import { hovers, factorsOf, type DesignDocument } from '@skiametra/core/design';
+import { hovers, factorsOf, type DesignDocument, powertrainOf } from '@skiametra/core/design';
 import {
   bladeLoad,
   bladeSetOf,
@@ -123,7 +123,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
   const { brief, design } = doc,
     air = airAt(brief.site.elevation, brief.site.temperature),
     f = factorsOf(doc.calibration.mean),
-    p = design.power;
+    p = powertrainOf(design);
   const throttle = numberOf(values, 'throttle', 0.01, 1, 1),
     speed = numberOf(values, 'speed', 0, 150, 0),
     soc = numberOf(values, 'soc', 0.01, 1, 0.5);
@@ -134,7 +134,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
     still: object[] = [];
   const cache: StepCache = new StepCache(),
     ledger = assess(brief, design, doc.calibration, cache);
-  const state = loading ?? (design.loadings.find((l) => !hovers(l)) ?? design.loadings[0]).id,
+  const state = loading ?? (design.states.find((l) => !hovers(l)) ?? design.states[0]).id,
     mass = ledger.entries.find((e) => e.id === 'mass' && e.state === state)?.value ?? NaN;
   const add = (name: string, d: Drive, esc: number) => {
     list.push(...propulsors(name, d, operate(d, throttle, speed, soc), speed, { ...common, esc }, soc));
@@ -159,7 +159,14 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
       p.esc.maxCurrent,
     );
   if (p.lift) {
-    const d = liftDrive(p, design.rotors?.length, air.density, f, propellerCurve(p.lift.propeller), null)!;
+    const d = liftDrive(
+      p,
+      powertrainOf(design).rotors?.length,
+      air.density,
+      f,
+      propellerCurve(p.lift.propeller),
+      null,
+    )!;
     list.push(
       ...propulsors(
         'Lift',
@@ -254,8 +261,8 @@ export function rubberCommand(doc: DesignDocument | null, loading: string | null
     const cache: StepCache = new StepCache(),
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
-    if (!doc.design.power.rubber) throw new UsageError('This design has no rubber motor.');
-    const state = loading ?? doc.design.loadings[0].id,
+    if (!powertrainOf(doc.design).rubber) throw new UsageError('This design has no rubber motor.');
+    const state = loading ?? doc.design.states[0].id,
       r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;
     return {
       state,

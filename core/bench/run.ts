@@ -13,7 +13,7 @@ import {
   type QuantityRef,
 } from '../src/assess';
 import { bitternDocument, gnatDocument } from '../src/demo';
-import { priorCalibration, setPath } from '../src/design';
+import { priorCalibration, setPath, powertrainOf } from '../src/design';
 import { luInPlace } from '../src/numeric';
 import { partsFor } from '../src/mass';
 import {
@@ -69,7 +69,7 @@ const contours = new Map([
   ['wing-section', naca4('4412')],
   ['tail-section', naca4('0009')],
 ]);
-const drive = buildDrive(doc.design.power, 1.225, { thrust: 1, electricalLoss: 1, capacity: 1 });
+const drive = buildDrive(powertrainOf(doc.design), 1.225, { thrust: 1, electricalLoss: 1, capacity: 1 });
 const warm = new StepCache();
 assess(doc.brief, doc.design, doc.calibration, warm);
 
@@ -99,7 +99,7 @@ const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
   'assess, first time': [
     median(() => assess(doc.brief, doc.design, doc.calibration), 5),
-    'demo, ten loadings, uncertainty of every number, empty cache but for the section polars',
+    'demo, ten states, uncertainty of every number, empty cache but for the section polars',
   ],
   'assess, mass edited': [
     median((k) => assess(doc.brief, heavier(k), doc.calibration, warm), 15),

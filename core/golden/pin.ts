@@ -38,7 +38,7 @@ function sharesOf(e: LedgerEntry): Pinned {
 
 /** First, middle and last state: what is empty, full, and special. */
 function someStates(doc: DesignDocument): string[] {
-  const ids = doc.design.loadings.map((l) => l.id);
+  const ids = doc.design.states.map((l) => l.id);
   return [...new Set([ids[0], ids[ids.length >> 1], ids[ids.length - 1]])];
 }
 

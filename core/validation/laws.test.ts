@@ -249,7 +249,7 @@ describe('mass and balance', () => {
   const { design } = bitternDocument();
   it('taking an item out and putting it back is nothing; the order of the list does not matter', () =>
     law<[number]>(30, [fc.integer({ min: 0, max: 1000 })], (k) => {
-      const s = loadedState(design, design.loadings[k % design.loadings.length], 'best', 1);
+      const s = loadedState(design, design.states[k % design.states.length], 'best', 1);
       const turned = massState([
         ...s.points.slice(k % s.points.length),
         ...s.points.slice(0, k % s.points.length),
@@ -266,7 +266,7 @@ describe('mass and balance', () => {
         (d, c) => setPath(d, `design.${c.path}`, c.value),
         bitternDocument(),
       ).design;
-      for (const l of mended.loadings.filter((q) => !q.hover)) {
+      for (const l of mended.states.filter((q) => !q.hover)) {
         const x = loadedState(mended, l, 'best', 1).x;
         expect(x, l.id).toBeGreaterThan(limits.forward - 0.0015);
         expect(x, l.id).toBeLessThan(limits.aft + 0.0015);

@@ -1,10 +1,11 @@
+import { powertrainOf } from '../src/design';
 import { describe, expect, it } from 'vitest';
 import { buildDrive, openCircuit, operate, operateForThrust } from '../src/power';
 import { bitternDocument } from '../src/demo';
 
 const RPM = (2 * Math.PI) / 60;
 const ones = { thrust: 1, electricalLoss: 1, capacity: 1 };
-const power = bitternDocument().design.power;
+const power = powertrainOf(bitternDocument().design);
 const drive = buildDrive(power, 1.225, ones);
 
 describe('motor, controller, pack', () => {

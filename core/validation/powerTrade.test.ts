@@ -2,6 +2,7 @@
  * Facts of the trade and theory for everything that is not a plain drive. “Trade” marks common practice of builders with no
  * published source; inputs and results are facts they quote, the results follow from the formulas.
  */
+import { powertrainOf } from '../src/design';
 import { describe, expect, it } from 'vitest';
 import { airAt, G0 } from '../src/air';
 import { craneDocument, gnatDocument } from '../src/demo';
@@ -64,9 +65,9 @@ describe('hover', () => {
     const d = craneDocument().design,
       lift = buildDrive(
         {
-          ...d.power,
-          ...d.power.lift!,
-          propeller: { ...d.power.lift!.propeller, x: 0, z: 0 },
+          ...powertrainOf(d),
+          ...powertrainOf(d).lift!,
+          propeller: { ...powertrainOf(d).lift!.propeller, x: 0, z: 0 },
           arrangement: { count: 4, kind: 'apart', tilt: false },
         },
         1.22,
@@ -120,9 +121,9 @@ describe('hover', () => {
     const d = craneDocument().design,
       lift = buildDrive(
         {
-          ...d.power,
-          ...d.power.lift!,
-          propeller: { ...d.power.lift!.propeller, x: 0, z: 0 },
+          ...powertrainOf(d),
+          ...powertrainOf(d).lift!,
+          propeller: { ...powertrainOf(d).lift!.propeller, x: 0, z: 0 },
           arrangement: { count: 4, kind: 'apart', tilt: false },
         },
         1.22,
@@ -137,9 +138,9 @@ describe('hover', () => {
     const d = craneDocument().design,
       lift = buildDrive(
         {
-          ...d.power,
-          ...d.power.lift!,
-          propeller: { ...d.power.lift!.propeller, x: 0, z: 0 },
+          ...powertrainOf(d),
+          ...powertrainOf(d).lift!,
+          propeller: { ...powertrainOf(d).lift!.propeller, x: 0, z: 0 },
           arrangement: { count: 4, kind: 'apart', tilt: false },
         },
         1.22,
@@ -253,7 +254,7 @@ describe('packs', () => {
     expect(packWear(273.15).resistance / packWear(298.15).resistance).toBeCloseTo(2, 1);
   });
   it('discharge: energy given is the integral of volts times current, charge drawn the usable charge', () => {
-    const d = buildDrive(craneDocument().design.power, 1.22, ones),
+    const d = buildDrive(powertrainOf(craneDocument().design), 1.22, ones),
       run = simulateDischarge(d, [{ seconds: 7200, speed: 16, thrust: 7 }], 288, 1, 2);
     expect(run.end).toBe('charge used');
     expect(run.charge).toBeCloseTo(d.charge, 6);
@@ -327,8 +328,8 @@ describe('motor heat and wire', () => {
   it('an overloaded motor is hot in a minute or two, the same at part throttle never', () => {
     const d = buildDrive(
       {
-        ...craneDocument().design.power,
-        propeller: { ...craneDocument().design.power.propeller, diameter: 0.42, pitch: 0.25 },
+        ...powertrainOf(craneDocument().design),
+        propeller: { ...powertrainOf(craneDocument().design).propeller, diameter: 0.42, pitch: 0.25 },
       },
       1.22,
       ones,
@@ -471,7 +472,7 @@ describe('sun', () => {
 
 describe('air', () => {
   it('thrust at a throttle falls with density as the air does (ISA: 1500 m is 0.864 of sea level)', () => {
-    const p = craneDocument().design.power,
+    const p = powertrainOf(craneDocument().design),
       thrust = (rho: number) => operate(buildDrive(p, rho, ones), 1, 0).thrust;
     const low = airAt(0, 288.15).density,
       high = airAt(1500, 278.4).density;

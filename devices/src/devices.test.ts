@@ -1,13 +1,13 @@
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
-import type { BenchBody } from '@skiametra/core/design';
+import { powertrainOf, type BenchBody } from '@skiametra/core/design';
 import { reduceBench, reduceLog } from '@skiametra/core/trial';
 import { DEMO_TRUTH, logFlight, logToCsv, STAND_TRUTH, ThrustStand } from './index';
 import { rowOf, runStand, serveStand } from './standServer';
 
 const doc = bitternDocument();
-const { power } = doc.design;
+const power = powertrainOf(doc.design);
 
 /** Stands between a caller and a stand and writes down what the stand says. */
 async function between(to: number, said: string[]): Promise<{ port: number; close(): Promise<void> }> {
@@ -51,7 +51,7 @@ describe('simulated GPS logger', () => {
 });
 
 describe('simulated thrust stand', () => {
-  const fit = `FIT ${JSON.stringify(doc.design.power)}`;
+  const fit = `FIT ${JSON.stringify(powertrainOf(doc.design))}`;
   const ready = (seed = 4) => {
     const s = new ThrustStand(seed);
     s.command(fit);
@@ -97,7 +97,7 @@ describe('simulated thrust stand', () => {
     try {
       const runs: BenchBody['runs'] = [];
       for await (const e of runStand(stand.port, {
-        power: doc.design.power,
+        power: powertrainOf(doc.design),
         throttles: [0.4, 0.6, 0.8, 1],
         hold: 5,
         repeats: 3,
@@ -138,7 +138,7 @@ describe('simulated thrust stand', () => {
     const stand = await serveStand(0, {});
     await expect(first(stand.port, {})).rejects.toThrow(/The stand says: what is to be fitted/);
     await stand.close();
-    await expect(first(stand.port, doc.design.power)).rejects.toThrow(/does not answer/);
+    await expect(first(stand.port, powertrainOf(doc.design))).rejects.toThrow(/does not answer/);
   });
   it('is stopped, and says so, when a run is aborted in the middle (the line was only cut)', async () => {
     const said: string[] = [];

@@ -10,6 +10,8 @@ import {
   type DesignDocument,
   type FactorId,
   type LogRow,
+  powertrainOf,
+  courseOf,
 } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { normalFrom } from './random';
@@ -48,17 +50,23 @@ export function logFlight(
   seed: number,
   truth: Truth = DEMO_TRUTH,
 ): LoggedFlight {
-  if (doc.design.power.unpowered)
+  if (powertrainOf(doc.design).unpowered)
     throw new DomainError(
       'out-of-range',
       'the simulated logger flies powered laps; this design has no motor',
+    );
+  const course = courseOf(doc.brief);
+  if (!course)
+    throw new DomainError(
+      'out-of-range',
+      'the simulated logger flies laps; this brief has no mission of laps',
     );
   const prior = priorCalibration();
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });
   const at = (id: QuantityId) => entryOf(ledger, id, loading)!.value;
   const noise = normalFrom(seed);
-  const { course, site } = doc.brief;
+  const { site } = doc.brief;
   const V = at('lapSpeed'),
     volts = at('packVoltage');
   const straightAmps = at('lapCurrent');

@@ -1,6 +1,6 @@
 /** The stand as a program behind a local socket, and the sequence that is run on it. Loopback only. */
 import { createServer, connect, type Server, type Socket } from 'node:net';
-import type { BenchRow, Design } from '@skiametra/core/design';
+import type { BenchRow, Powertrain } from '@skiametra/core/design';
 import { ThrustStand, WATCHDOG, type StandTruth } from './thrustStand';
 
 const LONGEST_LINE = 200_000;
@@ -81,7 +81,7 @@ export async function serveStand(
 }
 
 export interface StandPlan {
-  power: Design['power'];
+  power: Powertrain;
   throttles: readonly number[];
   /** [s] a step */ hold: number;
   repeats: number;

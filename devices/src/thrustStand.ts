@@ -11,7 +11,7 @@
  * Anything else, or a number out of range, is answered by ERR and a sentence; the motor keeps what it was told.
  * What is on it differs from the data sheet by `truth`, which the person does not see. The clock is its own: it runs while read.
  */
-import { powerSchema, type Design } from '@skiametra/core/design';
+import { drivePartsSchema, type Powertrain } from '@skiametra/core/design';
 import {
   buildDrive,
   heatStep,
@@ -113,7 +113,7 @@ export class ThrustStand {
     } catch {
       return ['ERR FIT takes the power part of a design as JSON on one line'];
     }
-    const power = powerSchema.safeParse(data);
+    const power = drivePartsSchema.safeParse(data);
     if (!power.success) return ['ERR what is to be fitted is not complete'];
     this.drive = driveOf(power.data, this.air.density, this.truth);
     this.soc = 0.98;
@@ -177,7 +177,7 @@ export class ThrustStand {
   }
 }
 
-function driveOf(power: Design['power'], density: number, truth: StandTruth): Drive {
+function driveOf(power: Powertrain, density: number, truth: StandTruth): Drive {
   return {
     ...buildDrive(
       power,

@@ -59,7 +59,7 @@ test('a state that others name is taken away with them, and comes back in one st
   await page.goto(`${base}/balance`);
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
   await page.getByText('Masses', { exact: true }).click();
-  await page.getByText(/^\d+ loadings$/).click();
+  await page.getByText(/^\d+ states$/).click();
   const table = page.getByRole('table', { name: 'States' });
   const rows = await table.locator('tbody tr').count();
   const eight = table.locator('tbody tr').filter({ has: page.locator('input[value="8 tubes"]') });

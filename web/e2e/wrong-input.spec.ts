@@ -18,7 +18,7 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   await expect(page.locator('.err')).toBeVisible();
   await page.getByLabel('Straight', { exact: true }).press('Escape');
 
-  await page.getByLabel('Mission 2 formula').fill('200 * tubez * laps');
+  await page.getByLabel('Task 2 formula').fill('200 * tubez * laps');
   await expect(page.locator('.err')).toContainText('“tubez” is not a name known here');
   expect(await stripNumber(page, 'score@tubes-8')).toBeCloseTo(score, 0);
 
@@ -50,7 +50,7 @@ test('fields, formulas, sections and logs', async ({ page }) => {
 
   await station(page, 'Test');
   await page.getByRole('button', { name: 'Plan a flight' }).click();
-  await page.locator('#card-loading').selectOption('ferry');
+  await page.locator('#card-state').selectOption('ferry');
   await page.getByRole('button', { name: 'It was flown: record it' }).click();
   await page
     .getByLabel('Log file')
@@ -81,9 +81,9 @@ test('project files', async ({ page }) => {
   // a hand-edited export
   const href = await page.getByRole('link', { name: 'Export' }).first().getAttribute('href');
   const file = (await (await page.request.get(`${href}?form=json`)).json()) as {
-    versions: { document: { design: { power: { motor: { kv: unknown } } } } }[];
+    versions: { document: { design: { drives: { motor: { kv: unknown } }[] } } }[];
   };
-  file.versions[0].document.design.power.motor.kv = 'fast';
+  file.versions[0].document.design.drives[0].motor.kv = 'fast';
   await open('edited.json', JSON.stringify(file));
   await expect(page.getByText(/damaged or was edited by hand.*kv/)).toBeVisible();
   // addresses that lead nowhere

@@ -4,10 +4,10 @@ import { LAST_WORD, cautionsAt, type Place } from '@skiametra/core/trial';
 import { useWorkspace } from './workspace/useWorkspace';
 
 export function Cautions({ at, state }: { at: Place; state?: string }) {
-  const design = useWorkspace((w) => w.content.document.design);
+  const document = useWorkspace((w) => w.content.document);
   const inView = useWorkspace((w) => w.loading);
-  const loading = design.loadings.find((l) => l.id === (state ?? inView));
-  const list = cautionsAt(at, design, loading);
+  const loading = document.design.states.find((l) => l.id === (state ?? inView));
+  const list = cautionsAt(at, document, loading);
   if (list.length === 0) return null;
   return (
     <div className="caution" role="note" aria-label="Cautions">

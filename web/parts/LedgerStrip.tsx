@@ -35,10 +35,10 @@ function Cell({ watched }: { watched: string }) {
   const [id, state] = watched.split('@');
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const { def, marks, broken } = useMarks(id, state);
   const name = def?.name ?? id;
-  const where = loadings.find((l) => l.id === state)?.name;
+  const where = states.find((l) => l.id === state)?.name;
   const v =
     def && marks.predicted
       ? valueText(marks.predicted.value, kindAt(def.kind, marks.predicted.value), units)

@@ -11,7 +11,7 @@ export function Palette() {
   const router = useRouter();
   const base = useWorkspace((w) => `/projects/${w.project.id}/versions/${w.versionId}`);
   const loading = useWorkspace((w) => w.loading);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const setWhy = useWorkspace((w) => w.setWhy);
   const setLoading = useWorkspace((w) => w.setLoading);
   const undo = useWorkspace((w) => w.undo);
@@ -30,7 +30,7 @@ export function Palette() {
       label: `Go to ${s.name}`,
       onClick: () => router.push(`${base}/${s.id}`),
     })),
-    ...loadings.map((l) => ({
+    ...states.map((l) => ({
       id: `load-${l.id}`,
       label: `Look at state: ${l.name}`,
       onClick: () => setLoading(l.id),

@@ -26,7 +26,7 @@ export function useRemoval(path: string): (row: Record<string, unknown>) => Remo
     if (!list || typeof row.id !== 'string') return null;
     const { id } = row;
     const cards = content.tests.filter(
-      (t) => list === 'loadings' && t.versionId === versionId && t.body.card.loading === id,
+      (t) => list === 'states' && t.versionId === versionId && t.body.card.state === id,
     ).length;
     const uses = [
       ...usesOf(content.document, list, id),
@@ -47,7 +47,7 @@ export function RemovalDialog({ removal, onClose }: { removal: Removal; onClose:
     (e) => e.id === other,
   )?.name;
   const mended =
-    list === 'loadings' || list === 'sections'
+    list === 'states' || list === 'sections'
       ? `They will name “${standing}” instead.`
       : 'What was made of it, and what moves it, goes with it.';
   const remove = () => {

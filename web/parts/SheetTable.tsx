@@ -20,7 +20,7 @@ export interface Column {
     | {
         type: 'quantity';
         kind: KindName | ((row: Record<string, unknown>) => KindName);
-        /** emptying the cell takes the number out */ optional?: boolean;
+        /** emptying the cell takes the number out, or makes it null */ optional?: boolean | 'null';
       }
     | { type: 'choice'; options: readonly { value: string; label: string }[] }
     | {
@@ -175,7 +175,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                         kind={kind}
                         hideLabel
                         hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'}
-                        optional={c.cell.type === 'quantity' && c.cell.optional === true}
+                        optional={c.cell.type === 'quantity' ? c.cell.optional : false}
                       />
                     ) : c.cell.type === 'text' ? (
                       <TextCell label={name} path={at} />
@@ -184,7 +184,9 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                         className="cell"
                         aria-label={name}
                         value={String(getPath(row, c.key) ?? '')}
-                        onChange={(e) => setError(edit({ type: 'set', path: at, value: e.target.value }))}
+                        onChange={(e) =>
+                          setError(edit({ type: 'set', path: at, value: e.target.value || undefined }))
+                        }
                       >
                         {c.cell.options.map((o) => (
                           <option key={o.value} value={o.value}>

@@ -30,7 +30,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
   const design = useWorkspace((w) => w.content.document.design);
-  const missions = useWorkspace((w) => w.content.document.brief.missions);
+  const tasks = useWorkspace((w) => w.content.document.brief.tasks);
   const { marks } = useMarks(id, state);
   const def = quantityDef(id);
   const entry = ledger ? entryNamed(ledger, id, state) : undefined;
@@ -38,13 +38,13 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const stateName =
     entry?.state === 'all' || !entry
       ? 'whole design'
-      : (design.loadings.find((l) => l.id === entry.state)?.name ?? entry.state);
+      : (design.states.find((l) => l.id === entry.state)?.name ?? entry.state);
   const show = (q: string) => {
     const e = entryNamed(ledger, q, state);
     return e ? formatQuantity(e.value, e.kind, units) : '–';
   };
-  const mission = entry?.part === undefined ? undefined : missions.find((m) => m.id === entry.part);
-  const template = mission ? mission.formula : def.formula;
+  const task = entry?.part === undefined ? undefined : tasks.find((m) => m.id === entry.part);
+  const template = task ? task.formula : def.formula;
   const withNames = template.replace(/\{(\w+)\}/g, (_, q: string) => quantityDef(q)?.name.toLowerCase() ?? q);
   const withValues = template.replace(/\{(\w+)\}/g, (_, q: string) => show(q));
   const drives = Object.values(QUANTITIES).filter((q) => inputsOf(q).some((i) => i === id));
@@ -79,7 +79,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   return (
     <div className="stack">
       <div>
-        <h2 style={{ fontSize: '1.1rem', margin: 0 }}>{mission?.name ?? def.name}</h2>
+        <h2 style={{ fontSize: '1.1rem', margin: 0 }}>{task?.name ?? def.name}</h2>
         <div className="dim">{stateName}</div>
         <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>
           {entry ? formatQuantity(entry.value, def.kind, units) : '–'}

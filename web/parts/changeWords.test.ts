@@ -73,6 +73,10 @@ describe('changes in words', () => {
   });
   it('a whole group rewritten is one word', () =>
     expect(
-      oneChange({ path: 'design.power.fan', before: { a: 1 }, after: 'x' }, 'design.power.fan', 'metric'),
+      oneChange(
+        { path: 'design.drives.main.fan', before: { a: 1 }, after: 'x' },
+        'design.drives.main.fan',
+        'metric',
+      ),
     ).toBe('rewritten'));
 });

@@ -18,7 +18,13 @@ const keyWords = (key: string) => KEY_WORDS[key] ?? key.replace(/([A-Z])/g, (c) 
 
 /** Where in its group a value stands: `station 3 chord`, `x`, `share of the usual mass`. */
 function placeOf(path: string, group: string): string {
-  const rest = path === group ? [] : path.slice(group.length + 1).split('.');
+  const rest =
+    path === group
+      ? []
+      : path
+          .slice(group.length + 1)
+          .split('.')
+          .filter((k) => k !== 'shape');
   const words = rest.flatMap((key, i) => {
     const n = Number(key);
     if (Number.isInteger(n)) return [`${(rest[i - 1] ?? 'entry').replace(/s$/, '')} ${n + 1}`];

@@ -2,7 +2,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Finding, type Ledger } from '@skiametra/core/assess';
 import { bitternDocument, craneDocument, starterDocument, waferDocument } from '@skiametra/core/demo';
-import type { DesignDocument } from '@skiametra/core/design';
+import { type DesignDocument } from '@skiametra/core/design';
 import { STATIONS, type StationId } from './stationList';
 import { refineSentence, stationMark, wellSentence, type Known } from './stationMarks';
 
@@ -56,7 +56,7 @@ describe('marks', () => {
   it('what nobody described is not begun, never fine', () => {
     const bare = structuredClone(bitternDocument());
     bare.brief.requirements = [];
-    bare.brief.missions = [];
+    bare.brief.tasks = [];
     bare.design.items = [];
     for (const id of ['brief', 'score', 'balance', 'test', 'refine'] as const)
       expect(stationMark(id, known(clear(), bare)), id).toBe('not begun');
@@ -130,7 +130,7 @@ describe('all is well', () => {
   });
   it('where nothing flies on a wing nothing is said of margin, spar and turns', () => {
     const d = structuredClone(craneDocument());
-    d.design.loadings = d.design.loadings.filter((l) => l.hover);
+    d.design.states = d.design.states.filter((l) => l.hover);
     expect(wellSentence('balance', known(clear(), d))).toMatch(/no margin is asked/);
     expect(wellSentence('structure', known(clear(), d))).toMatch(/nothing is asked of the spar/);
     expect(wellSentence('flight', known(clear(), d))).toBeNull();

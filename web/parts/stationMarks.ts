@@ -2,7 +2,7 @@
  * What a station may say of itself. Nothing is called fine before it was computed, and nothing that nobody described is fine.
  */
 import { checkRequirements, type Ledger } from '@skiametra/core/assess';
-import { hovers, runsAlongStrip, type DesignDocument } from '@skiametra/core/design';
+import { hovers, runsAlongStrip, type DesignDocument, powertrainOf } from '@skiametra/core/design';
 import type { StationId } from './stationList';
 
 export const MARKS = ['not begun', 'computing', 'fine', 'look', 'stop'] as const;
@@ -21,7 +21,7 @@ function notBegun(id: StationId, { document, flown }: Known): boolean {
     case 'brief':
       return brief.requirements.length === 0;
     case 'score':
-      return brief.missions.length === 0;
+      return brief.tasks.length === 0;
     case 'balance':
       return design.items.length === 0;
     case 'test':
@@ -52,7 +52,7 @@ function briefWell({ brief, design }: DesignDocument, ledger: Ledger): string {
 
 function balanceWell({ brief, design }: DesignDocument, ledger: Ledger): string {
   if (design.items.length === 0) return 'The mass list is empty: nothing is known of the balance.';
-  if (design.loadings.every(hovers)) return 'No state flies on its wing: no margin is asked of any.';
+  if (design.states.every(hovers)) return 'No state flies on its wing: no margin is asked of any.';
   const missed = checkRequirements(brief, design, ledger).find(
     (c) => c.status === 'missed' && /^(staticMargin|cg|yawStiffness)/.test(c.requirement.quantity),
   );
@@ -61,15 +61,17 @@ function balanceWell({ brief, design }: DesignDocument, ledger: Ledger): string 
     : 'Every state lies inside its limits.';
 }
 
-function powerWell({ power }: DesignDocument['design']): string | null {
+function powerWell(design: DesignDocument['design']): string | null {
+  const power = powertrainOf(design);
   if (!power.unpowered) return 'Current, tip speed and pack are inside their limits.';
   return power.rubber || power.lift ? null : 'No motor is fitted: nothing to judge here.';
 }
 
 function flightWell({ design }: DesignDocument): string | null {
-  const flying = design.loadings.filter((l) => !hovers(l));
+  const flying = design.states.filter((l) => !hovers(l));
   if (flying.length === 0) return null;
-  if (design.power.unpowered) return 'It holds its speed in the turns of every state that flies on its wing.';
+  if (powertrainOf(design).unpowered)
+    return 'It holds its speed in the turns of every state that flies on its wing.';
   const start = flying.some((l) => runsAlongStrip(design, l)) ? 'It leaves the strip, climbs' : 'It climbs';
   return `${start} and turns in every state that flies on its wing.`;
 }
@@ -83,7 +85,7 @@ export function wellSentence(id: StationId, { ledger, document }: Known): string
     case 'balance':
       return balanceWell(document, ledger);
     case 'structure':
-      return document.design.loadings.every(hovers)
+      return document.design.states.every(hovers)
         ? 'No state flies on its wing: nothing is asked of the spar.'
         : 'The spar stands what is asked, up and down, in every state that flies on its wing.';
     case 'power':

@@ -1,9 +1,10 @@
+import { powertrainOf } from '@skiametra/core/design';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { serveStand } from '@skiametra/devices/stand';
 import { POST } from '../app/api/bench/route';
 
-const power = bitternDocument().design.power;
+const power = powertrainOf(bitternDocument().design);
 const ask = (body: unknown, signal?: AbortSignal) =>
   POST(
     new Request('http://127.0.0.1/api/bench', {

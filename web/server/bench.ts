@@ -1,10 +1,10 @@
 /** Runs the thrust stand for the page: the built-in simulated one on a free local port, or one already listening at STAND_PORT. */
 import { z } from 'zod';
-import { powerSchema } from '@skiametra/core/design';
+import { drivePartsSchema } from '@skiametra/core/design';
 import { runStand, serveStand, StandError } from '@skiametra/devices/stand';
 
 export const benchRequestSchema = z.strictObject({
-  power: powerSchema,
+  power: drivePartsSchema,
   throttles: z.array(z.number().min(0.05).max(1)).min(1).max(20),
   hold: z.number().min(1).max(20),
   repeats: z.int().min(1).max(5),

@@ -8,7 +8,7 @@ import { StationFindings } from '../parts/Findings';
 import { BalancePicture } from '../parts/layout/BalancePicture';
 import { SchoolBands } from '../parts/layout/SchoolBands';
 import { useLayout } from '../parts/layout/useLayout';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
@@ -65,7 +65,7 @@ export function Balance() {
     <div className="stack">
       <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
         <SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="Balance view" />
-        <LoadingPicker />
+        <StatePicker />
       </div>
       {trouble && (
         <p className="stoptext" role="alert">

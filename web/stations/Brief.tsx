@@ -2,7 +2,7 @@
 import { ActionIcon, Button, Menu } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { QUANTITIES, checkRequirements, quantityDef } from '@skiametra/core/assess';
-import { siteSpread } from '@skiametra/core/design';
+import { lapMission, siteSpread, type Mission } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField, TextCell } from '../parts/QuantityField';
 import { StationFindings } from '../parts/Findings';
@@ -40,19 +40,13 @@ export function Brief() {
         <Site />
         <section className="block">
           <h2>Course</h2>
-          <div className="fields">
-            <DocField label="Straight" path={`${B}.course.straight`} />
-            <IntField label="Straights per lap" path={`${B}.course.straightsPerLap`} />
-            <IntField label="Half turns per lap" path={`${B}.course.turnsPerLap`} />
-            <DocField label="Time window" path={`${B}.course.window`} />
-            <IntField label="Timed laps" path={`${B}.course.timedLaps`} />
-          </div>
+          <Course />
         </section>
         <StationFindings of="brief" />
       </div>
       <div className="stack">
         <Requirements />
-        <Missions />
+        <Tasks />
         <section className="block">
           <h2>
             Best of the field{' '}
@@ -188,7 +182,7 @@ function Requirements() {
   const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger) : [];
   const states = [
     { value: 'all', label: 'every state' },
-    ...design.loadings.map((l) => ({ value: l.id, label: l.name })),
+    ...design.states.map((l) => ({ value: l.id, label: l.name })),
   ];
   const limit = (i: number, which: 'min' | 'max') => {
     const r = brief.requirements[i];
@@ -309,28 +303,73 @@ function Requirements() {
   );
 }
 
-function Missions() {
+/** The mission of laps; legs of other missions stand under Power, Energy. */
+function Course() {
   const missions = useWorkspace((w) => w.content.document.brief.missions);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const edit = useWorkspace((w) => w.edit);
+  const found = lapMission({ missions });
+  if (!found)
+    return (
+      <Button
+        variant="light"
+        onClick={() => edit({ type: 'insert', path: `${B}.missions`, value: USUAL_LAPS, at: 0 })}
+      >
+        Fly laps
+      </Button>
+    );
+  const lap = `document.${found.path}`,
+    leg = (kind: string) => `${lap}.legs.${found.round.legs.find((l) => l.kind === kind)?.id}`;
+  return (
+    <div className="fields">
+      <DocField label="Straight" path={`${leg('straight')}.length`} />
+      <IntField label="Straights per lap" path={`${leg('straight')}.count`} />
+      <IntField label="Half turns per lap" path={`${leg('turn')}.count`} />
+      <DocField label="Time window" path={`${B}.missions.${found.mission.id}.window`} />
+      <IntField label="Timed laps" path={`${lap}.timed`} />
+    </div>
+  );
+}
+const USUAL_LAPS: Mission = {
+  id: 'laps',
+  name: 'Laps',
+  window: 300,
+  rounds: [
+    {
+      id: 'lap',
+      name: 'Lap',
+      times: null,
+      timed: 1,
+      legs: [
+        { id: 'straight', name: 'Straights', kind: 'straight', state: null, length: 100, count: 2 },
+        { id: 'turn', name: 'Half turns', kind: 'turn', state: null, count: 2 },
+      ],
+    },
+  ],
+};
+
+function Tasks() {
+  const tasks = useWorkspace((w) => w.content.document.brief.tasks);
+  const mission = useWorkspace((w) => lapMission(w.content.document.brief)?.mission);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const edit = useWorkspace((w) => w.edit);
   return (
     <section className="block">
       <h2>
-        Score <span className="right dim">one formula per mission; the score is their sum</span>
+        Score <span className="right dim">one formula per task; the score is their sum</span>
       </h2>
-      {missions.map((m, i) => (
+      {tasks.map((m, i) => (
         <div key={m.id} className="missionrow">
-          <TextCell label={`Mission ${i + 1} name`} path={`${B}.missions.${i}.name`} />
+          <TextCell label={`Task ${i + 1} name`} path={`${B}.tasks.${i}.name`} />
           <FormulaEditor index={i} />
           <select
             className="cell"
-            aria-label={`Mission ${i + 1} is flown in`}
-            value={m.loading}
+            aria-label={`Task ${i + 1} is flown in`}
+            value={m.state}
             style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }}
-            onChange={(e) => edit({ type: 'set', path: `${B}.missions.${i}.loading`, value: e.target.value })}
+            onChange={(e) => edit({ type: 'set', path: `${B}.tasks.${i}.state`, value: e.target.value })}
           >
             <option value="each">free choice</option>
-            {loadings.map((l) => (
+            {states.map((l) => (
               <option key={l.id} value={l.id}>
                 {l.name}
               </option>
@@ -338,8 +377,8 @@ function Missions() {
           </select>
           <ActionIcon
             size="sm"
-            onClick={() => edit({ type: 'remove', path: `${B}.missions`, index: i })}
-            aria-label={`Remove mission ${i + 1}`}
+            onClick={() => edit({ type: 'remove', path: `${B}.tasks`, index: i })}
+            aria-label={`Remove task ${i + 1}`}
           >
             <IconTrash size={14} />
           </ActionIcon>
@@ -351,17 +390,18 @@ function Missions() {
         onClick={() =>
           edit({
             type: 'insert',
-            path: `${B}.missions`,
+            path: `${B}.tasks`,
             value: {
-              id: freshId('mission', missions),
-              name: 'New mission',
+              id: freshId('task', tasks),
+              name: 'New task',
+              mission: mission?.id ?? null,
               formula: 'laps',
-              loading: 'each',
+              state: 'each',
             },
           })
         }
       >
-        Add a mission
+        Add a task
       </Button>
     </section>
   );
@@ -369,12 +409,12 @@ function Missions() {
 
 function Watch() {
   const watch = useWorkspace((w) => w.content.document.brief.watch);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const loading = useWorkspace((w) => w.loading);
   const edit = useWorkspace((w) => w.edit);
   const name = (k: string) => {
     const [id, s] = k.split('@');
-    const l = loadings.find((x) => x.id === s);
+    const l = states.find((x) => x.id === s);
     return `${quantityDef(id)?.name ?? id}${l ? `, ${l.name}` : ''}`;
   };
   const set = (next: string[]) => edit({ type: 'set', path: `${B}.watch`, value: next });

@@ -3,7 +3,7 @@ import { curveOf, entryOf, QUANTITIES } from '@skiametra/core/assess';
 import { formatValue, shownUnit, unitLabel } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
@@ -25,14 +25,14 @@ export function Flight() {
           </div>
         </section>
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed', 'liftOffSpeed', 'groundRun']} />
         <StationFindings of="flight" />
       </div>
       <div className="stack">
         <FlightCharts />
-        <LoadingTable />
+        <StateTable />
       </div>
       <div className="stack">
         <Readings
@@ -101,9 +101,9 @@ const COLUMNS = [
 ] as const;
 
 /** Every loading beside the others. */
-function LoadingTable() {
+function StateTable() {
   const ledger = useWorkspace((w) => w.ledger);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const loading = useWorkspace((w) => w.loading);
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
@@ -130,7 +130,7 @@ function LoadingTable() {
             </tr>
           </thead>
           <tbody>
-            {loadings.map((l) => (
+            {states.map((l) => (
               <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}>
                 <td>{l.name}</td>
                 {COLUMNS.map((c) => {

@@ -4,13 +4,13 @@ import { formulaNames } from '@skiametra/core/assess';
 import { compileFormula } from '@skiametra/core/score';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
-/** A mission's formula, checked as it is typed; a formula that cannot be read is shown but not taken over. */
+/** A task's formula, checked as it is typed; a formula that cannot be read is shown but not taken over. */
 export function FormulaEditor({ index }: { index: number }) {
   const id = useId();
   const brief = useWorkspace((w) => w.content.document.brief);
   const edit = useWorkspace((w) => w.edit);
   const [text, setText] = useState<string | null>(null);
-  const stored = brief.missions[index].formula;
+  const stored = brief.tasks[index].formula;
   const shown = text ?? stored;
   const names = formulaNames(brief);
   const checked = compileFormula(shown, names);
@@ -18,7 +18,7 @@ export function FormulaEditor({ index }: { index: number }) {
   const change = (t: string) => {
     setText(t);
     if (compileFormula(t, names).status === 'ok')
-      edit({ type: 'set', path: `document.brief.missions.${index}.formula`, value: t });
+      edit({ type: 'set', path: `document.brief.tasks.${index}.formula`, value: t });
   };
   return (
     <div className={`qf${bad ? ' bad' : ''}`}>
@@ -28,7 +28,7 @@ export function FormulaEditor({ index }: { index: number }) {
           list={`${id}-names`}
           value={shown}
           spellCheck={false}
-          aria-label={`Mission ${index + 1} formula`}
+          aria-label={`Task ${index + 1} formula`}
           aria-invalid={bad}
           aria-describedby={`${id}-e`}
           onChange={(e) => change(e.target.value)}

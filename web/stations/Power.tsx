@@ -1,10 +1,11 @@
 'use client';
+import { driveFitted } from '@skiametra/core/design';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import type { PowerReport } from '@skiametra/core/assess';
 import { StationFindings } from '../parts/Findings';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { Readings } from '../parts/Reading';
 import type { Place } from '@skiametra/core/trial';
 import { Cautions } from '../parts/Cautions';
@@ -21,6 +22,7 @@ import { RubberTab, USUAL_RUBBER } from './power/RubberTab';
 import { SunTab } from './power/SunTab';
 import { SupplyTab } from './power/SupplyTab';
 import type { Ghost } from './power/useGhost';
+import { useDrive } from './power/useDrive';
 import { usePower } from './power/usePower';
 
 const P = 'document.design.power';
@@ -38,7 +40,7 @@ const TABS = {
 type Tab = keyof typeof TABS;
 
 export function Power() {
-  const power = useWorkspace((w) => w.content.document.design.power);
+  const { design, power, apply } = useDrive();
   const edit = useWorkspace((w) => w.edit);
   const ledger = useWorkspace((w) => w.ledger);
   const { report, trouble } = usePower();
@@ -51,7 +53,7 @@ export function Power() {
         <p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>
         {report && <GlideTab report={report} />}
         <div style={{ display: 'flex', gap: 8 }}>
-          <Button variant="light" onClick={() => edit({ type: 'set', path: `${P}.unpowered`, value: false })}>
+          <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
             Fit an electric motor
           </Button>
           <Button
@@ -164,7 +166,7 @@ function Drive({
           ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']}
         />
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <Readings
           title="In this state"

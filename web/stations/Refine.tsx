@@ -75,7 +75,7 @@ function ThreeColumns() {
     for (const s of r.state === 'all'
       ? quantityDef(r.quantity)?.scope === 'all'
         ? ['all']
-        : [design.loadings[0].id, design.loadings[design.loadings.length - 1].id]
+        : [design.states[0].id, design.states[design.states.length - 1].id]
       : [r.state])
       keys.add(`${r.quantity}@${s}`);
   if (every) for (const e of ledger.entries) keys.add(keyOf(e));
@@ -134,7 +134,7 @@ function ThreeColumns() {
                 <td>
                   {def.name}{' '}
                   <span className="dim" style={{ fontSize: '0.72rem' }}>
-                    {design.loadings.find((l) => l.id === state)?.name ?? ''}
+                    {design.states.find((l) => l.id === state)?.name ?? ''}
                   </span>
                 </td>
                 <td className="num">{askedText(marks.asked, def.kind, units)}</td>
@@ -291,7 +291,7 @@ function AdviceList() {
     const notes = tests
       .filter((t) => t.versionId === versionId && t.body.record.flown)
       .map((t) => ({
-        loading: t.body.card.loading,
+        loading: t.body.card.state,
         handling: t.body.record.handling,
         test: t.body.card.title,
       }));
@@ -628,7 +628,7 @@ function Comparison() {
                     <td>
                       {d.name}{' '}
                       <span className="dim" style={{ fontSize: '0.72rem' }}>
-                        {document.design.loadings.find((l) => l.id === r.state)?.name ?? ''}
+                        {document.design.states.find((l) => l.id === r.state)?.name ?? ''}
                       </span>
                     </td>
                     <td className="num dim">{formatQuantity(r.before, d.kind, units)}</td>

@@ -16,12 +16,12 @@ export function Score() {
   const setLoading = useWorkspace((w) => w.setLoading);
   const setWhy = useWorkspace((w) => w.setWhy);
   if (!ledger || ledger.stopped) return <StationFindings of="shape" />;
-  const sweep = [...design.loadings].sort((a, b) => a.count - b.count);
+  const sweep = [...design.states].sort((a, b) => a.count - b.count);
   const value = (l: Ledger, id: QuantityId, s: string, part?: string) => entryOf(l, id, s, part)?.value ?? 0;
   const x = sweep.map((l) => l.count);
   const named = entryOf(ledger, 'bestScore', 'all')?.names;
-  const best = design.loadings.find((l) => l.id === named);
-  const bound = brief.missions.length > 0 && brief.missions.every((m) => m.loading !== 'each');
+  const best = design.states.find((l) => l.id === named);
+  const bound = brief.tasks.length > 0 && brief.tasks.every((m) => m.state !== 'each');
   const values = Object.fromEntries(ledger.entries.map((e) => [keyOf(e), e.value]));
   const range = best && brief.rivals.length > 0 ? scoreRange(brief, design, values, best.id) : null;
   const blocked = sweep.filter((l) =>
@@ -36,12 +36,12 @@ export function Score() {
   return (
     <div className="station">
       <div className="stack">
-        {brief.missions.map((m, i) => (
+        {brief.tasks.map((m, i) => (
           <section key={m.id} className="block">
             <h2>
               {m.name}
               <span className="right dim">
-                {m.loading === 'each' ? 'free choice' : design.loadings.find((l) => l.id === m.loading)?.name}
+                {m.state === 'each' ? 'free choice' : design.states.find((l) => l.id === m.state)?.name}
               </span>
             </h2>
             <FormulaEditor index={i} />
@@ -50,7 +50,7 @@ export function Score() {
         <StationFindings of="score" />
         {bound && (
           <p style={{ margin: 0 }}>
-            Every mission names its state: {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points in all,
+            Every task names its state: {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points in all,
             with nothing to choose.
           </p>
         )}
@@ -108,7 +108,7 @@ export function Score() {
             <thead>
               <tr>
                 <th style={{ width: 70 }}>State</th>
-                {brief.missions.map((m) => (
+                {brief.tasks.map((m) => (
                   <th key={m.id} className="num">
                     {m.name}
                   </th>
@@ -133,7 +133,7 @@ export function Score() {
                       {l.name}
                       {l.id === best?.id ? ' ◆' : ''}
                     </td>
-                    {brief.missions.map((m) => (
+                    {brief.tasks.map((m) => (
                       <td key={m.id} className="num">
                         {formatNumber(value(ledger, 'points', l.id, m.id), 3)}
                       </td>

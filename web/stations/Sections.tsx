@@ -2,11 +2,11 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useState, type CSSProperties } from 'react';
 import { sectionWork } from '@skiametra/core/assess';
-import type { SectionChoice } from '@skiametra/core/design';
+import { sparOf, type SectionChoice } from '@skiametra/core/design';
 import { contourFacts } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
 import { StationFindings } from '../parts/Findings';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { freshId } from '../parts/SheetTable';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { candidatesOf, type Candidate } from './sections/candidates';
@@ -35,7 +35,7 @@ export function Sections() {
   const sections = useWorkspace((w) => w.content.document.design.sections);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const kept = useWorkspace((w) => w.content.document.design.sectionChoice);
-  const sparAt = useWorkspace((w) => w.content.document.design.structure.chordPlace);
+  const sparAt = useWorkspace((w) => sparOf(w.content.document.design)?.chordPlace ?? 0.28);
   const loading = useWorkspace((w) => w.loading);
   const ledger = useWorkspace((w) => w.ledger);
   const edit = useWorkspace((w) => w.edit);
@@ -82,7 +82,7 @@ export function Sections() {
           <h2>
             Of this design
             <span className="right">
-              <LoadingPicker />
+              <StatePicker />
             </span>
           </h2>
           {sections.map((s) => {

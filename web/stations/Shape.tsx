@@ -9,7 +9,7 @@ import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
 import { PlanStall } from '../parts/layout/PlanStall';
 import { useLayout, type StallKind } from '../parts/layout/useLayout';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { QuantityField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { ViewDrawing } from '../parts/ThreeViews';
@@ -114,7 +114,7 @@ export function Shape() {
               w={112}
             />
           )}
-          <LoadingPicker />
+          <StatePicker />
         </div>
         {trouble && (
           <p className="stoptext" role="alert">

@@ -1,11 +1,12 @@
 'use client';
 import { SegmentedControl } from '@mantine/core';
 import { curveOf, entryOf } from '@skiametra/core/assess';
+import { sparOf } from '@skiametra/core/design';
 import { MATERIALS, materialNamed, sparSection } from '@skiametra/core/structure';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
-import { LoadingPicker } from '../parts/LoadingPicker';
+import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
 import { Readings } from '../parts/Reading';
 import { Cautions } from '../parts/Cautions';
@@ -14,26 +15,34 @@ import { useWorkspace } from '../parts/workspace/useWorkspace';
 const S = 'document.design.structure';
 
 export function Structure() {
-  const spar = useWorkspace((w) => w.content.document.design.structure.spar);
+  const member = useWorkspace((w) => sparOf(w.content.document.design));
+  const wing = useWorkspace((w) => w.content.document.design.surfaces.find((x) => x.role === 'wing')!.id);
   const edit = useWorkspace((w) => w.edit);
+  const spar = member?.shape,
+    at = `${S}.members.${member?.id}.shape`;
   const swap = (kind: string) => {
-    if (kind === spar.kind) return;
-    edit({
-      type: 'set',
-      path: `${S}.spar`,
-      value:
-        kind === 'tube'
-          ? { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' }
-          : {
-              kind: 'box',
-              height: 0.028,
-              width: 0.008,
-              cap: 0.001,
-              capMaterial: 'carbon-pultruded',
-              web: 0.0015,
-              webMaterial: 'balsa',
-            },
-    });
+    if (kind === spar?.kind) return;
+    const shape =
+      kind === 'tube'
+        ? { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' }
+        : {
+            kind: 'box',
+            height: 0.028,
+            width: 0.008,
+            cap: 0.001,
+            capMaterial: 'carbon-pultruded',
+            web: 0.0015,
+            webMaterial: 'balsa',
+          };
+    edit(
+      member
+        ? { type: 'set', path: at, value: shape }
+        : {
+            type: 'insert',
+            path: `${S}.members`,
+            value: { id: 'spar', name: 'Wing spar', surface: wing, chordPlace: 0.28, shape },
+          },
+    );
   };
   return (
     <div className="station">
@@ -43,7 +52,7 @@ export function Structure() {
           <h2>Spar</h2>
           <SegmentedControl
             fullWidth
-            value={spar.kind}
+            value={spar?.kind ?? ''}
             onChange={swap}
             data={[
               { value: 'tube', label: 'Tube' },
@@ -52,20 +61,22 @@ export function Structure() {
             aria-label="Kind of spar"
           />
           <div className="fields" style={{ marginTop: 10 }}>
-            {spar.kind === 'tube' ? (
+            {!spar ? (
+              <p className="dim">No spar is drawn: choose its kind.</p>
+            ) : spar.kind === 'tube' ? (
               <>
-                <DocField label="Outer diameter" path={`${S}.spar.outer`} />
-                <DocField label="Wall" path={`${S}.spar.wall`} />
-                <Material label="Material" path={`${S}.spar.material`} />
+                <DocField label="Outer diameter" path={`${at}.outer`} />
+                <DocField label="Wall" path={`${at}.wall`} />
+                <Material label="Material" path={`${at}.material`} />
               </>
             ) : (
               <>
-                <DocField label="Depth" path={`${S}.spar.height`} />
-                <DocField label="Width of the caps" path={`${S}.spar.width`} />
-                <DocField label="Thickness of a cap" path={`${S}.spar.cap`} />
-                <DocField label="Thickness of a web" path={`${S}.spar.web`} />
-                <Material label="Caps" path={`${S}.spar.capMaterial`} />
-                <Material label="Webs" path={`${S}.spar.webMaterial`} />
+                <DocField label="Depth" path={`${at}.height`} />
+                <DocField label="Width of the caps" path={`${at}.width`} />
+                <DocField label="Thickness of a cap" path={`${at}.cap`} />
+                <DocField label="Thickness of a web" path={`${at}.web`} />
+                <Material label="Caps" path={`${at}.capMaterial`} />
+                <Material label="Webs" path={`${at}.webMaterial`} />
               </>
             )}
           </div>
@@ -90,7 +101,7 @@ export function Structure() {
       </div>
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <Readings
           title="In this state"
@@ -107,7 +118,7 @@ function Material({ label, path }: { label: string; path: string }) {
   const edit = useWorkspace((w) => w.edit);
   const key = path.split('.').pop()! as 'material';
   const value = useWorkspace(
-    (w) => (w.content.document.design.structure.spar as unknown as Record<string, string>)[key],
+    (w) => (sparOf(w.content.document.design)?.shape as unknown as Record<string, string>)[key],
   );
   return (
     <div className="qf wide">
@@ -138,12 +149,12 @@ function Material({ label, path }: { label: string; path: string }) {
 }
 
 function Sources() {
-  const spar = useWorkspace((w) => w.content.document.design.structure.spar);
+  const spar = useWorkspace((w) => sparOf(w.content.document.design)?.shape);
   const units = useWorkspace((w) => w.units);
   return (
     <section className="block">
       <h2>Material values</h2>
-      {sparSection(spar).materials.map((m) => (
+      {(spar ? sparSection(spar).materials : []).map((m) => (
         <div key={m.id} style={{ fontSize: '0.78rem', marginBottom: 6 }}>
           <b>{m.name}</b>: E {formatQuantity(m.modulus, 'modulus', units)}, compression{' '}
           {formatQuantity(m.compression, 'stress', units)}, tension{' '}
@@ -159,7 +170,9 @@ function Sources() {
 function SparMass() {
   const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
-  const s = sparSection(design.structure.spar);
+  const spar = sparOf(design)?.shape;
+  if (!spar) return null;
+  const s = sparSection(spar);
   const wing = design.surfaces.find((x) => x.role === 'wing')!;
   const length = 2 * wing.stations[wing.stations.length - 1].y;
   return (

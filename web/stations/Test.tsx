@@ -9,6 +9,7 @@ import {
   type Design,
   type Handling,
   type TestBody,
+  powertrainOf,
 } from '@skiametra/core/design';
 import {
   preflightFor,
@@ -40,12 +41,12 @@ const emptyBody = (design: Design, loading: string, temperature: number): TestBo
     oneChange: '',
     expected: '',
     stopWhen: '',
-    loading,
+    state: loading,
     overrideReason: '',
   },
   checklist: preflightFor(
     design,
-    design.loadings.find((l) => l.id === loading),
+    design.states.find((l) => l.id === loading),
   ).map((c) => ({ ...c, done: false })),
   signedBy: '',
   record: emptyRecord({
@@ -148,7 +149,7 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
       style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}
     >
       <div className="stack">
-        <Cautions at="flight" state={body.card.loading} />
+        <Cautions at="flight" state={body.card.state} />
         <Card id={id} body={body} set={set} />
         <Checklist body={body} set={set} />
       </div>
@@ -172,23 +173,23 @@ type SetBody = (patch: Partial<TestBody>) => string | null;
 
 /** A card for another state: its checklist is made anew for what that state carries, unless it was flown by the old one. */
 function cardFor(design: Design, body: TestBody, loading: string): Partial<TestBody> {
-  const card = { ...body.card, loading };
+  const card = { ...body.card, state: loading };
   if (body.record.flown) return { card };
-  const state = design.loadings.find((l) => l.id === loading);
+  const state = design.states.find((l) => l.id === loading);
   const done = new Set(body.checklist.filter((c) => c.done).map((c) => c.text));
   const checklist = preflightFor(design, state).map((c) => ({ ...c, done: done.has(c.text) }));
   return { card, checklist, signedBy: '' };
 }
 
 function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const P = `tests.${id}.body.card`;
-  const stops = stopsOf(brief, design, ledger, body.card.loading);
-  const cg = ledger && entryOf(ledger, 'cgX', body.card.loading);
+  const stops = stopsOf(brief, design, ledger, body.card.state);
+  const cg = ledger && entryOf(ledger, 'cgX', body.card.state);
   const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
   const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => (
     <div className="qf">
@@ -209,11 +210,11 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
           <TextCell label="Title" path={`${P}.title`} />
         </div>
         <div className="qf">
-          <label htmlFor="card-loading">State</label>
+          <label htmlFor="card-state">State</label>
           <select
-            id="card-loading"
+            id="card-state"
             className="cell"
-            value={body.card.loading}
+            value={body.card.state}
             onChange={(e) => set(cardFor(design, body, e.target.value))}
             style={{
               width: '100%',
@@ -224,7 +225,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
               padding: '4px 0',
             }}
           >
-            {loadings.map((l) => (
+            {states.map((l) => (
               <option key={l.id} value={l.id}>
                 {l.name}
               </option>
@@ -234,7 +235,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
         {cg && (
           <div className="dim" style={{ fontSize: '0.78rem' }}>
             {frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)}{' '}
-            from the nose in this loading.
+            from the nose in this state.
           </div>
         )}
         {stops.length > 0 && (
@@ -320,7 +321,7 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
   const r = body.record;
   const [laps, setLaps] = useState<string | null>(null);
   const [error, setError] = useState<string | null>(null);
-  const stops = stopsOf(brief, design, ledger, body.card.loading);
+  const stops = stopsOf(brief, design, ledger, body.card.state);
   // what is not computed yet cannot be flown past: there is nothing to write a reason against
   const blocked = ledger === null || (stops.length > 0 && body.card.overrideReason.trim().length < 8);
   const put = (patch: Partial<TestBody['record']>) => set({ record: { ...r, ...patch } });
@@ -403,7 +404,7 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
         {opt('CG flown, from the nose', 'cgX', 'length')}
         {opt('All-up mass on the scale', 'mass', 'allUpMass')}
         {opt('Slowest held speed', 'stallSpeed', 'speed')}
-        {!design.power.unpowered && (
+        {!powertrainOf(design).unpowered && (
           <>
             {opt('Ground run', 'groundRun', 'distance')}
             {opt('Motor time', 'duration', 'duration')}
@@ -416,7 +417,7 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
             )}
           </>
         )}
-        {design.power.rubber && <RubberRecord record={r} put={put} />}
+        {powertrainOf(design).rubber && <RubberRecord record={r} put={put} />}
         <div className={`qf wide${error ? ' bad' : ''}`}>
           <label htmlFor={`laps-${id}`}>Timed laps, seconds or min:sec</label>
           <div className="box">
@@ -566,7 +567,7 @@ function LogReader({ id, body, set }: { id: string; body: TestBody; set: SetBody
       setError(`${name} was not taken. ${r.message}`);
       return false;
     }
-    const reduced = reduceLog(r.rows, body.card.loading);
+    const reduced = reduceLog(r.rows, body.card.state);
     const refused = set({
       log: {
         name: name.slice(0, 200),
@@ -598,7 +599,7 @@ function LogReader({ id, body, set }: { id: string; body: TestBody; set: SetBody
         await askCore({
           task: 'fly',
           document,
-          loading: body.card.loading,
+          loading: body.card.state,
           laps: Math.min(20, Math.max(1, Number(laps) || 6)),
           seed: 7,
         }),

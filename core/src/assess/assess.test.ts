@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, starterDocument } from '../demo';
-import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument } from '../design';
+import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument, powertrainOf } from '../design';
 import {
   QUANTITIES,
   assess,
@@ -78,9 +78,9 @@ describe('cause and effect', () => {
     );
   });
   it('a thicker tube stands more; a hot high field lengthens the run', () => {
-    expect(at(withPath('design.structure.spar.outer', 0.014), 'failLoadFactor')).toBeGreaterThan(
-      1.5 * at(ledger, 'failLoadFactor'),
-    );
+    expect(
+      at(withPath('design.structure.members.spar.shape.outer', 0.014), 'failLoadFactor'),
+    ).toBeGreaterThan(1.5 * at(ledger, 'failLoadFactor'));
     expect(
       at(withPath('brief.site', { ...base.brief.site, elevation: 1500, temperature: 308.15 }), 'groundRun'),
     ).toBeGreaterThan(at(ledger, 'groundRun'));
@@ -104,14 +104,14 @@ describe('cause and effect', () => {
 });
 
 describe('score and limits', () => {
-  it('a loading that cannot leave the strip scores nothing on its free missions', () => {
+  it('a loading that cannot leave the strip scores nothing on its free tasks', () => {
     const short = withPath('brief.site.stripLength', 14);
     expect(at(short, 'points', 'tubes-12', 'relay')).toBe(0);
     expect(at(short, 'bestCount', 'all')).toBeLessThan(8);
     expect(entryOf(short, 'points', 'tubes-12', 'relay')!.warnings[0]).toMatch(/ground run/);
   });
   it('an unknown name in a formula is a finding, not a crash', () => {
-    const bad = withPath('brief.missions.relay.formula', '3 * wibble');
+    const bad = withPath('brief.tasks.relay.formula', '3 * wibble');
     expect(bad.findings.some((f) => f.station === 'score' && /wibble/.test(f.sentence))).toBe(true);
     expect(Number.isFinite(at(bad, 'score'))).toBe(true);
   });
@@ -139,7 +139,7 @@ describe('findings', () => {
     expect(run(mended).findings.some((x) => x.station === 'balance' && x.severity !== 'ask')).toBe(false);
   });
   it('a slip of ten is questioned and not blocked', () => {
-    const slip = withPath('design.power.motor.kv', base.design.power.motor.kv / 10);
+    const slip = withPath('design.drives.main.motor.kv', powertrainOf(base.design).motor.kv / 10);
     expect(slip.stopped).toBeNull();
     expect(slip.findings.some((f) => f.severity === 'ask')).toBe(true);
   });
@@ -151,7 +151,7 @@ describe('findings', () => {
     expect(
       says(
         withPath('design.scale', [
-          { id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.045, cgX: null, note: '' },
+          { id: 'w', state: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.045, cgX: null, note: '' },
         ]),
         /45 g is missing/,
       ),
@@ -159,14 +159,16 @@ describe('findings', () => {
     expect(
       says(
         withPath('design.scale', [
-          { id: 'w', loading: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.001, cgX: null, note: '' },
+          { id: 'w', state: 'ferry', mass: at(ledger, 'mass', 'ferry') + 0.001, cgX: null, note: '' },
         ]),
         /missing/,
       ),
     ).toBe(false);
   });
   it('too much current is a stop', () =>
-    expect(says(withPath('design.power.esc.maxCurrent', 12), /over the controller’s 12 A/)).toBe(true));
+    expect(says(withPath('design.drives.main.controller.maxCurrent', 12), /over the controller’s 12 A/)).toBe(
+      true,
+    ));
   it('a section that cannot be computed stops the chain with a sentence, not with an exception', () => {
     const l = withPath('design.sections.wing-section.shape', { kind: 'naca4', digits: '0000' });
     expect(l.stopped).toMatch(/thickness/);
@@ -208,8 +210,8 @@ describe('the quick ledger', () => {
   });
 
   it('is not given where the states have changed or the design cannot be computed', () => {
-    const more = setPath(base, 'design.loadings', [
-      ...base.design.loadings,
+    const more = setPath(base, 'design.states', [
+      ...base.design.states,
       { id: 'one-more', name: 'One more', count: 2 },
     ]);
     expect(assessQuickly(more.brief, more.design, more.calibration, cache, full)).toBeNull();
@@ -236,10 +238,10 @@ describe('the quick ledger', () => {
 describe('one scale of speeds', () => {
   it('a fast aircraft: top speed, drag and thrust are met on curves that reach past it (tables ended at 45 and 35 m/s)', () => {
     const doc = [
-      ['design.power.motor.kv', 3 * base.design.power.motor.kv],
-      ['design.power.esc.maxCurrent', 200],
-      ['design.power.propeller.diameter', 0.15],
-      ['design.power.propeller.pitch', 0.15],
+      ['design.drives.main.motor.kv', 3 * powertrainOf(base.design).motor.kv],
+      ['design.drives.main.controller.maxCurrent', 200],
+      ['design.drives.main.propeller.diameter', 0.15],
+      ['design.drives.main.propeller.pitch', 0.15],
     ].reduce((d, [path, v]) => setPath(d, path as string, v), base);
     const l = run(doc),
       top = at(l, 'topSpeed', 'ferry');

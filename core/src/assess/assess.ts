@@ -14,7 +14,7 @@ import { drawnCurves } from './curves';
 import { findingsOf } from './findings';
 import { keyOf, type Ledger, type LedgerEntry } from './ledger';
 import { Run } from './run';
-import { compileMissions, scoreLoadings, type CompiledMission, type ScoreResult } from './scoring';
+import { compileTasks, scoreStates, type CompiledTask, type ScoreResult } from './scoring';
 import { stripChances } from './stripChance';
 import { Spreads } from './spreads';
 import { cellsOf, valuesOf, type Cell, type Values } from './values';
@@ -29,13 +29,13 @@ interface Task {
   run: Run;
   cells: Cell[];
   values: Values;
-  missions: CompiledMission[];
+  tasks: CompiledTask[];
 }
 
 function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task {
   const run = runOf({ brief, design }, cal, cache),
     cells = cellsOf(run);
-  return { run, cells, values: valuesOf(run, cells), missions: compileMissions(brief) };
+  return { run, cells, values: valuesOf(run, cells), tasks: compileTasks(brief) };
 }
 
 /** The best score names its state. */
@@ -107,7 +107,7 @@ export function assessQuickly(
     if (e instanceof DomainError) return null;
     throw e;
   }
-  const score = scoreLoadings(brief, design, task.values, { missions: task.missions }),
+  const score = scoreStates(brief, design, task.values, { tasks: task.tasks }),
     told = toldBy(task, score);
   const before = new Map(earlier.entries.map((e) => [keyOf(e), e]));
   const known = earlier.entries.filter((e) => e.id !== 'stripChance').length;
@@ -139,7 +139,7 @@ export function assess(
     if (!(e instanceof DomainError)) throw e;
     return noEntry(stoppedBy(e, design));
   }
-  const score = scoreLoadings(brief, design, task.values, { missions: task.missions });
+  const score = scoreStates(brief, design, task.values, { tasks: task.tasks });
   const spreads = new Spreads(task, calibration);
   const entries: LedgerEntry[] = [];
   let bad: string | null = null;

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
-import type { DesignDocument } from '../design';
+import { type DesignDocument } from '../design';
 import { assess, keyOf, StepCache } from './index';
 
 const values = (doc: DesignDocument, cache?: StepCache) =>
@@ -26,7 +26,12 @@ const edited = (doc: DesignDocument, grams: number, millimetres: number): Design
     power: {
       ...doc.design.power,
       ...(doc.design.power.rubber
-        ? { rubber: { ...doc.design.power.rubber, wound: doc.design.power.rubber.wound - grams / 1e4 } }
+        ? {
+            rubber: {
+              ...doc.design.power.rubber,
+              wound: doc.design.power.rubber.wound - grams / 1e4,
+            },
+          }
         : {}),
     },
   },

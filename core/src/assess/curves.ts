@@ -36,7 +36,7 @@ function sectionCurves(run: Run): LedgerCurve[] {
 export type CurveSpread = (curve: ReadCurve, state: string, y: readonly number[]) => readonly number[] | null;
 
 export function drawnCurves(run: Run, sigmaOf: CurveSpread = () => null): LedgerCurve[] {
-  const states = run.source.design.loadings.map((l) => l.id);
+  const states = run.source.design.states.map((l) => l.id);
   const drawn = CURVES.flatMap((curve) =>
     (curve.step.scope === 'all' ? ['all'] : states).flatMap((state) => {
       const points = curve.read(run.of(curve.step, state));

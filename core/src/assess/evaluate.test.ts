@@ -57,7 +57,7 @@ describe('what is run again', () => {
   it('for the name of the payload: nothing', () =>
     expect(ran(setPath(doc, 'design.payload.name', 'Bottle'))).toEqual([]));
   it('for the name of a state or of a section: nothing', () => {
-    expect(ran(setPath(doc, 'design.loadings.0.name', 'Renamed'))).toEqual([]);
+    expect(ran(setPath(doc, 'design.states.0.name', 'Renamed'))).toEqual([]);
     expect(ran(setPath(doc, 'design.sections.0.name', 'Renamed'))).toEqual([]);
   });
   it('for the throttle of the laps: the laps, not the wing', () => {
@@ -77,7 +77,7 @@ describe('what is run again', () => {
     expect(READ.glideRatio.step.reach.has('strength')).toBe(false);
   });
   it('a name shows at once where numbers are kept', () => {
-    const renamed = setPath(doc, 'design.loadings.0.name', 'Renamed');
+    const renamed = setPath(doc, 'design.states.0.name', 'Renamed');
     const l = assess(renamed.brief, renamed.design, renamed.calibration, cache);
     expect(l.entries.map((e) => e.value)).toEqual(ledger.entries.map((e) => e.value));
   });

@@ -3,7 +3,7 @@ import type { DesignDocument } from '../design';
 import { QUANTITIES, READ, refText, type QuantityRef, type ReadId } from '../steps';
 import { runOf } from './assess';
 import type { StepCache } from './cache';
-import { compileMissions, namesIn, scoreLoadings } from './scoring';
+import { compileTasks, namesIn, scoreStates } from './scoring';
 import { cellsOf, readCell, valuesOf, type Values } from './values';
 
 const isRead = (id: string): id is ReadId => Object.hasOwn(READ, id);
@@ -23,18 +23,18 @@ export function evaluate(
     out: Values = {};
   for (const ref of wanted) {
     if (!isRead(ref.id)) continue;
-    const state = QUANTITIES[ref.id].scope === 'all' ? 'all' : (ref.state ?? design.loadings[0].id);
+    const state = QUANTITIES[ref.id].scope === 'all' ? 'all' : (ref.state ?? design.states[0].id);
     const value = readCell(run, { id: ref.id, state });
     if (value !== undefined) out[refText(ref)] = value;
   }
   if (wanted.every((r) => isRead(r.id))) return out;
-  const missions = compileMissions(brief),
-    named = namesIn(missions),
+  const tasks = compileTasks(brief),
+    named = namesIn(tasks),
     values = valuesOf(
       run,
       cellsOf(run).filter((c) => named.has(c.id)),
     ),
-    score = scoreLoadings(brief, design, values, { missions }).values;
+    score = scoreStates(brief, design, values, { tasks }).values;
   for (const ref of wanted) {
     const value = score[refText(ref)];
     if (value !== undefined) out[refText(ref)] = value;

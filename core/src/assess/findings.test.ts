@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument } from '../demo';
-import { setPath, type Brief, type Design } from '../design';
+import { setPath, type Brief, type Design, powertrainOf } from '../design';
 import { findingsOf } from './findings';
 import { assess, type Finding, type Ledger } from './index';
 
@@ -74,7 +74,7 @@ describe('coming back on wheels', () => {
 describe('a sound aircraft', () => {
   it('is found nothing', () => expect(found({}).map((f) => f.sentence)).toEqual([]));
   it('law: whatever the numbers, every finding is a sentence of a station with a state that exists', () => {
-    const states = new Set(['all', ...design.loadings.map((l) => l.id)]);
+    const states = new Set(['all', ...design.states.map((l) => l.id)]);
     const keys = Object.keys(SOUND);
     fc.assert(
       fc.property(
@@ -104,9 +104,9 @@ describe('strength', () => {
     expect(below[0].sentence).toMatch(/^Downward the wing breaks/);
   });
   it('a material that is not in the store and a tube that is a rod are told', () => {
-    const odd = setPath(design, 'structure.spar.material', 'moonrock');
+    const odd = setPath(design, 'structure.members.spar.shape.material', 'moonrock');
     expect(at(found({}, odd), 'structure')[0].sentence).toMatch(/“moonrock” that is not in the store/);
-    const rod = setPath(design, 'structure.spar.wall', 0.02);
+    const rod = setPath(design, 'structure.members.spar.shape.wall', 0.02);
     expect(findingsOf(brief, rod, put({}), []).some((f) => /solid rod/.test(f.sentence))).toBe(true);
   });
 });
@@ -144,7 +144,7 @@ describe('balance', () => {
     expect(list[1].fix).toBeNull();
   });
   it('a state that hovers is not judged by its margin', () => {
-    const hover = { ...design, loadings: design.loadings.map((l) => ({ ...l, hover: true })) };
+    const hover = { ...design, states: design.states.map((l) => ({ ...l, hover: true })) };
     expect(at(found({ staticMargin: -1, cgX: 9 }, hover), 'balance')).toEqual([]);
   });
   it('a weak weathercock is told of the weakest state', () => {
@@ -157,14 +157,14 @@ describe('balance', () => {
 });
 
 describe('power', () => {
-  const { motor, esc } = design.power;
+  const { motor, esc } = powertrainOf(design);
   it('a current over a limit is a stop that names the part; near it, a look', () => {
     const least = Math.min(motor.maxCurrent, esc.maxCurrent);
     const over = at(found({ staticCurrent: 3 * least }), 'power').filter((f) => f.severity === 'stop');
     expect(over.map((f) => /over the (\w+)’s/.exec(f.sentence)?.[1])).toEqual(
       expect.arrayContaining(['motor', 'controller']),
     );
-    const near = at(found({ staticCurrent: 0.93 * least + design.power.avionicsCurrent }), 'power');
+    const near = at(found({ staticCurrent: 0.93 * least + powertrainOf(design).avionicsCurrent }), 'power');
     expect(near.map((f) => f.severity)).toContain('look');
     expect(near.every((f) => /under 15 % margin/.test(f.sentence))).toBe(true);
   });
@@ -174,7 +174,7 @@ describe('power', () => {
     expect(at(found({ tipMach: 0.8 }), 'power')[0].sentence).toMatch(/passes Mach/);
   });
   it('unpowered nothing of it is said', () => {
-    const glider = setPath(design, 'power.unpowered', true);
+    const glider = setPath(design, 'drives.main.fitted', false);
     expect(at(found({ staticCurrent: 900, windingHeat: 900, tipMach: 2 }, glider), 'power')).toEqual([]);
   });
 });
@@ -229,7 +229,7 @@ describe('lift rotors', () => {
   it('lift below twice the weight needs a look, below one and a half stops', () => {
     const crane = craneDocument(),
       ledger = assess(crane.brief, crane.design, crane.calibration);
-    const hover = crane.design.loadings.find((l) => l.hover)!.id;
+    const hover = crane.design.states.find((l) => l.hover)!.id;
     const lift = (value: number) =>
       findingsOf(
         crane.brief,
@@ -240,5 +240,22 @@ describe('lift rotors', () => {
     expect(lift(2.4)).toEqual([]);
     expect(lift(1.8)[0]).toMatchObject({ severity: 'look', state: hover });
     expect(lift(1.3)[0].severity).toBe('stop');
+  });
+});
+
+describe('drives beyond what is computed', () => {
+  const doc = craneDocument(),
+    said = (d: Design) =>
+      assess(doc.brief, d, doc.calibration).findings.map((f) => f.sentence);
+  it('a third is named as left out', () => {
+    const third = { ...doc.design.drives[0], id: 'third', name: 'Booster' };
+    expect(said({ ...doc.design, drives: [...doc.design.drives, third] })).toContainEqual(
+      expect.stringMatching(/^Booster is not computed/),
+    );
+  });
+  it('one without a motor says so, and flies as none', () => {
+    const { motor: _gone, ...rest } = doc.design.drives[0],
+      drives = [rest, doc.design.drives[1]];
+    expect(said({ ...doc.design, drives })).toContainEqual(expect.stringMatching(/^Drive: motor not known/));
   });
 });

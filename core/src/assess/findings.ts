@@ -1,5 +1,17 @@
 /** What is wrong with the aircraft, in sentences, each with the change that mends it where one exists. */
-import { WANTED_LIFT, withoutRotors, LEAST_LIFT, hovers, type Brief, type Design } from '../design';
+import {
+  WANTED_LIFT,
+  withoutRotors,
+  LEAST_LIFT,
+  hovers,
+  type Brief,
+  type Design,
+  powertrainOf,
+  sparOf,
+  forwardAt,
+  drivesOf,
+  unknownParts,
+} from '../design';
 import { changesOf, solveBalance, isFitted } from '../mass';
 import {
   joinPacks,
@@ -51,7 +63,7 @@ function balanceFaults({ marginMin, marginMax }: Design['flight']): Fault[] {
 function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   const forward = entryOf(ledger, 'cgForward', 'all')!.value,
     aft = entryOf(ledger, 'cgAft', 'all')!.value;
-  const outside = design.loadings
+  const outside = design.states
     .filter((l) => !hovers(l))
     .filter((l) => {
       const x = entryOf(ledger, 'cgX', l.id)!.value;
@@ -89,14 +101,15 @@ function othersToo(n: number): string {
 
 function structureFindings(design: Design, ledger: Ledger, add: Add): void {
   const s = design.structure;
-  for (const id of s.spar.kind === 'tube' ? [s.spar.material] : [s.spar.capMaterial, s.spar.webMaterial])
+  const spar = sparOf(design)?.shape;
+  for (const id of !spar ? [] : spar.kind === 'tube' ? [spar.material] : [spar.capMaterial, spar.webMaterial])
     if (!materialNamed(id))
       add('structure', 'stop', 'all', `The spar names a material “${id}” that is not in the store.`);
-  if (s.spar.kind === 'tube' && s.spar.wall >= s.spar.outer / 2)
+  if (spar?.kind === 'tube' && spar.wall >= spar.outer / 2)
     add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
-  if (s.spar.kind === 'box' && 2 * s.spar.cap >= s.spar.height)
+  if (spar?.kind === 'box' && 2 * spar.cap >= spar.height)
     add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
-  const flying = design.loadings.filter((l) => !hovers(l));
+  const flying = design.states.filter((l) => !hovers(l));
   if (flying.length === 0) return;
   const worst = flying.reduce((a, l) =>
     entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a,
@@ -122,14 +135,14 @@ function structureFindings(design: Design, ledger: Ledger, add: Add): void {
 }
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
-  if (design.power.unpowered) return;
-  const { esc, motor, propeller } = design.power;
+  if (powertrainOf(design).unpowered) return;
+  const { esc, motor, propeller } = powertrainOf(design);
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
-  const each = (amps - design.power.avionicsCurrent) / (design.power.arrangement?.count ?? 1);
+  const each = (amps - powertrainOf(design).avionicsCurrent) / (powertrainOf(design).arrangement?.count ?? 1);
   for (const [name, drawn, limit] of [
     ['motor', each, motor.maxCurrent],
     ['controller', each, esc.maxCurrent],
-    ['pack', amps, packInUse(design.power).maxCurrent],
+    ['pack', amps, packInUse(powertrainOf(design)).maxCurrent],
   ] as const) {
     if (drawn > limit)
       add(
@@ -157,7 +170,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
     );
   const ratio = propeller.pitch / propeller.diameter;
   if (
-    !design.power.fan &&
+    !powertrainOf(design).fan &&
     !propeller.table &&
     !(ratio >= PITCH_RATIO_RANGE[0] && ratio <= PITCH_RATIO_RANGE[1])
   )
@@ -174,7 +187,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
       'all',
       `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`,
     );
-  for (const l of design.loadings) {
+  for (const l of design.states) {
     const run = entryOf(ledger, 'groundRun', l.id)?.value ?? 0;
     if (run > brief.site.stripLength) {
       add(
@@ -191,7 +204,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
 /** What comes back on its wheels must stop on the strip: told of the state that rolls farthest. */
 function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
   const strip = brief.site.stripLength;
-  const runs = design.loadings
+  const runs = design.states
     .map((l) => ({ l, run: entryOf(ledger, 'landingRun', l.id)?.value ?? 0 }))
     .filter((r) => r.run > strip);
   if (runs.length === 0) return;
@@ -209,7 +222,7 @@ function liftFindings(design: Design, ledger: Ledger, add: Add): void {
       s.id,
       `${s.name} ${s.way} on rotors, and none are described: another way, or the lift motors?`,
     );
-  for (const l of design.loadings) {
+  for (const l of design.states) {
     const m = entryOf(ledger, 'hoverMargin', l.id);
     if (m && m.state === l.id && m.value < WANTED_LIFT)
       add(
@@ -221,9 +234,30 @@ function liftFindings(design: Design, ledger: Ledger, add: Add): void {
   }
 }
 
+/** Drives of which too little is known, and those beyond the two that are computed. */
+function drivenFindings(design: Design, add: Add): void {
+  const { forward, lift, more } = drivesOf(design);
+  for (const drive of [forward, lift]) {
+    if (!drive || drive.fitted === false) continue;
+    const unknown = unknownParts(drive);
+    // rotors that are only drawn claim their thrust themselves
+    if (unknown.length === 0 || (drive === lift && !drive.motor && !drive.propeller)) continue;
+    const parts = unknown.join(', ');
+    add('power', 'ask', 'all', `${drive.name}: ${parts} not known, so that nothing is computed of it.`);
+  }
+  for (const drive of more)
+    add(
+      'power',
+      'ask',
+      'all',
+      `${drive.name} is not computed: one forward drive and one set of lift rotors are.`,
+    );
+}
+
 /** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
 function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
-  const { second, battery, supply, rubber } = design.power;
+  drivenFindings(design, add);
+  const { second, battery, supply, rubber } = powertrainOf(design);
   if (second) {
     const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined);
     if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason);
@@ -276,7 +310,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
   const propeller = (design.swaps ?? []).find(
     (s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s),
   );
-  if (propeller?.kind === 'propeller' && !design.power.propeller.correction)
+  if (propeller?.kind === 'propeller' && !powertrainOf(design).propeller.correction)
     add(
       'power',
       'look',
@@ -284,13 +318,15 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
       `${propeller.label} has been on the thrust stand, and the design flies it as computed.`,
       {
         label: `Fly ${propeller.label} as benched`,
-        changes: [{ path: 'power.propeller.correction', value: propeller.data.correction }],
+        changes: [
+          { path: `${forwardAt(design)!.drive}.propeller.correction`, value: propeller.data.correction },
+        ],
       },
     );
 }
 
 function flightFindings(design: Design, ledger: Ledger, add: Add): void {
-  for (const l of design.loadings) {
+  for (const l of design.states) {
     const climb = entryOf(ledger, 'climbRate', l.id)?.value ?? Infinity;
     if (climb < 0.5) {
       add(
@@ -302,7 +338,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
       break;
     }
   }
-  for (const l of design.loadings) {
+  for (const l of design.states) {
     const e = entryOf(ledger, 'turnStallSpeed', l.id);
     if (e?.warnings.length) {
       add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`);
@@ -319,7 +355,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
       'all',
       `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`,
     );
-  const yaw = design.loadings
+  const yaw = design.states
     .filter((l) => !hovers(l))
     .map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 }))
     .reduce<{ l: { id: string; name: string }; v: number } | null>(
@@ -358,7 +394,7 @@ export function findingsOf(
     if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);
     else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
   }
-  const re = entryOf(ledger, 'reynoldsLap', design.loadings[0].id)?.value ?? Infinity;
+  const re = entryOf(ledger, 'reynoldsLap', design.states[0].id)?.value ?? Infinity;
   if (re < 6e4)
     add(
       'sections',

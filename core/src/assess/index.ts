@@ -14,7 +14,7 @@ export { curveOf, entryNamed, entryOf, keyOf } from './ledger';
 export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';
-export { formulaNames, scoreLoadings, scoreRange } from './scoring';
+export { formulaNames, scoreStates, scoreRange } from './scoring';
 export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
 export { layoutReport } from './layoutReport';

@@ -25,7 +25,7 @@ import {
 
 function report(
   doc: DesignDocument,
-  loading = doc.design.loadings[doc.design.loadings.length - 1].id,
+  loading = doc.design.states[doc.design.states.length - 1].id,
   stall?: 'level' | 'turn' | 'sideslip' | 'rolling',
 ) {
   const cache: StepCache = new StepCache(),
@@ -67,7 +67,7 @@ describe('one neutral point and what was learnt', () => {
     'the stiffness in pitch is the ledger’s margin times the lift slope: $make.name',
     ({ make }) => {
       const doc = make(),
-        loading = doc.design.loadings[0].id,
+        loading = doc.design.states[0].id,
         { ledger, r } = report(doc, loading);
       const margin = entryOf(ledger, 'staticMargin', loading)!.value;
       expect(-r.derivatives.Cmalpha / r.derivatives.CLalpha).toBeCloseTo(margin, 9);
@@ -124,7 +124,7 @@ describe('the demos', () => {
   });
   it('the Crane hovers about its rotors, and towing shows as drag and as a state of its own', () => {
     const towed = { mass: 0.5, dragArea: 0.006, line: 6, lineDiameter: 0.0015, x: 0.42, z: -0.06 };
-    const doc = setPath(craneDocument(), 'design.loadings.cruise-empty.towed', towed);
+    const doc = setPath(craneDocument(), 'design.states.cruise-empty.towed', towed);
     const { ledger, r } = report(doc, 'cruise-empty');
     expect(r.hover!.thrustToWeight).toBeGreaterThan(2);
     // the slanting line is dragged upward: it pulls back more than the body alone and down less than its weight
@@ -202,7 +202,7 @@ describe('closed and tandem pairs: both wings are the reference and each carries
     (id) => {
       const base = starterDocument(),
         doc = { ...base, design: LAYOUT_TEMPLATES.find((t) => t.id === id)!.make(base.design) },
-        loading = doc.design.loadings[0].id;
+        loading = doc.design.states[0].id;
       const { ledger, r } = report(doc, loading);
       const areas = doc.design.surfaces.filter((s) => s.role !== 'fin').map((s) => planformOf(s).area);
       const value = (q: QuantityId) => entryOf(ledger, q, loading)!.value;

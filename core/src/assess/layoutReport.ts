@@ -4,7 +4,15 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0 } from '../air';
-import { hovers, factorsOf, type Brief, type Calibration, type Design, type Loading } from '../design';
+import {
+  hovers,
+  factorsOf,
+  type Brief,
+  type Calibration,
+  type Design,
+  type State,
+  powertrainOf,
+} from '../design';
 import {
   dimensional,
   handlingOf,
@@ -158,7 +166,7 @@ function handsOffAt(aero: LinearAero, x: number): { CL: number; alpha: number } 
 
 function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] {
   const at = (id: QuantityId, l: string) => entryOf(ledger, id, l)?.value ?? NaN;
-  return design.loadings.map((l) => {
+  return design.states.map((l) => {
     const { state: s } = run.of(balance, l.id);
     return {
       loading: l.id,
@@ -180,7 +188,7 @@ function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] {
 
 /** Largest thrust of one lift rotor by its drive [N]; null where no drive is described for them. */
 function rotorThrust(design: Design, run: Run): number | null {
-  if (!design.power.lift) return null;
+  if (!powertrainOf(design).lift) return null;
   const { lifting } = run.of(drives);
   return lifting && operate(lifting, 1, 0).thrust / lifting.count;
 }
@@ -214,7 +222,7 @@ function worstState(design: Design, rows: readonly StateRow[]): LayoutReport['wo
   };
 }
 
-function modesOf(run: Run, loading: Loading, d: Derivatives, speed: number): Mode[] {
+function modesOf(run: Run, loading: State, d: Derivatives, speed: number): Mode[] {
   const { state: s } = run.of(balance, loading.id),
     { wing } = run.of(shape),
     frame = run.of(airframe, loading.id);
@@ -248,15 +256,15 @@ function modesOf(run: Run, loading: Loading, d: Derivatives, speed: number): Mod
 }
 
 /** Trimmed with the thrust that holds this speed turning it about its CG, too. */
-function trimAt(run: Run, loading: Loading, speed: number): TrimState {
+function trimAt(run: Run, loading: State, speed: number): TrimState {
   if (!hovers(loading) && speed === run.of(work, loading.id).speed) return run.of(trimStep, loading.id);
   const { design } = run.source,
     frame = run.of(airframe, loading.id),
     { wing } = run.of(shape),
     { mass, x, z } = run.of(balance, loading.id).state;
   const q = 0.5 * frame.density * speed * speed,
-    pull = design.power.unpowered ? 0 : frame.drag(speed);
-  const moment = thrustMoment(design, pull, q, wing.area, wing.mac, { x, z });
+    pull = powertrainOf(design).unpowered ? 0 : frame.drag(speed);
+  const moment = thrustMoment(powertrainOf(design).propeller, pull, q, wing.area, wing.mac, { x, z });
   return solveTrim(run.of(aeroStep), (mass * G0) / (q * wing.area), x, moment.cm);
 }
 
@@ -276,7 +284,7 @@ export function layoutReport(
   cache: StepCache,
   options: { stall?: 'level' | 'sideslip' | 'rolling' | 'turn'; speed?: number } = {},
 ): LayoutReport {
-  const loading = design.loadings.find((l) => l.id === loadingId);
+  const loading = design.states.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
   const run = runOf({ brief, design }, cal, cache),
@@ -384,7 +392,7 @@ export function layoutReport(
     groundRemarks: ground
       ? groundRemarks(
           ground,
-          design.rotors?.length || design.power.unpowered
+          powertrainOf(design).rotors?.length || powertrainOf(design).unpowered
             ? 0
             : Math.max(0, 0.85 * stall.alphaStall - main.incidence),
         )

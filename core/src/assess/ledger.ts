@@ -5,7 +5,7 @@ import type { KindName } from '../units';
 export interface LedgerEntry {
   readonly id: QuantityId;
   /** loading id, or 'all' */ readonly state: string;
-  /** which of several: the mission of points */ readonly part?: string;
+  /** which of several: the task of points */ readonly part?: string;
   /** SI */ readonly value: number;
   /** standard uncertainty, SI */ readonly sigma: number;
   readonly kind: KindName;

@@ -2,7 +2,7 @@
  * Plausibility: numbers outside what is usual for such an aircraft, and claims that must agree with one another. Questions
  * only, never a block. Ranges are common practice, no source.
  */
-import type { Design } from '../design';
+import { powertrainOf, type Design } from '../design';
 import { gramsText, itemMass, linkParts, scaleResolution } from '../mass';
 import { formatQuantity, type KindName } from '../units';
 import type { Finding, Ledger } from './ledger';
@@ -54,14 +54,15 @@ function typedParts(design: Design): Finding[] {
 
 /** The rotors are drawn under Shape and driven under Power: one size. */
 function rotorConflict(design: Design): Finding[] {
-  const { lift } = design.power,
-    odd = design.rotors?.find((r) => lift && Math.abs(r.diameter / lift.propeller.diameter - 1) > 0.03);
+  const { lift, rotors } = powertrainOf(design),
+    odd = rotors?.find((r) => lift && Math.abs(r.diameter / lift.propeller.diameter - 1) > 0.03);
   if (!lift || !odd) return [];
   const mm = (m: number) => `${Math.round(m * 1000)} mm`;
   const drawnAs = `${odd.name} is drawn ${mm(odd.diameter)} across`;
   const sentence = `${drawnAs}; the lift propellers of the drive are ${mm(lift.propeller.diameter)}.`;
-  const drawn = design.rotors!.map((r) => ({ ...r, diameter: lift.propeller.diameter }));
-  const fix = { label: 'Draw them as driven', changes: [{ path: 'rotors', value: drawn }] };
+  // without a size of its own a thruster is drawn as its drive's propeller
+  const changes = rotors!.map((r) => ({ path: `thrusters.${r.id}.diameter`, value: undefined }));
+  const fix = { label: 'Draw them as driven', changes };
   return [{ station: 'power', severity: 'ask', state: 'all', sentence, fix }];
 }
 
@@ -70,7 +71,7 @@ function contradictions(design: Design): Finding[] {
   const out: Finding[] = [];
   const ask = (station: Finding['station'], sentence: string) =>
     out.push({ station, severity: 'ask', state: 'all', fix: null, sentence });
-  const { battery, motor, esc, unpowered } = design.power;
+  const { battery, motor, esc, unpowered } = powertrainOf(design);
   out.push(...typedParts(design), ...rotorConflict(design));
   if (!unpowered) {
     const pack = design.items
@@ -106,17 +107,17 @@ function contradictions(design: Design): Finding[] {
 /** The sum of the parts against the scale. */
 function sumChecks(design: Design, ledger: Ledger): Finding[] {
   return design.scale.flatMap((w) => {
-    const e = entryOf(ledger, 'mass', w.loading);
+    const e = entryOf(ledger, 'mass', w.state);
     if (!e) return [];
     const off = w.mass - e.value;
     const step = scaleResolution(design, w.mass);
     if (Math.abs(off) <= Math.max(0.004 * w.mass, 0.5 * step)) return [];
-    const name = design.loadings.find((l) => l.id === w.loading)?.name ?? w.loading;
+    const name = design.states.find((l) => l.id === w.state)?.name ?? w.state;
     return [
       {
         station: 'balance' as const,
         severity: 'look' as const,
-        state: w.loading,
+        state: w.state,
         fix: null,
         sentence: `The parts add up to ${gramsText(e.value, step)} in ${name}, the scale says ${gramsText(w.mass, step)}: ${gramsText(Math.abs(off), step)} ${off > 0 ? 'is missing from the list' : 'is listed twice or has gone'}.`,
       },

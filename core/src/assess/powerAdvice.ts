@@ -2,7 +2,7 @@
  * Longer jobs of the Power station, run when asked: what a swap does to every number, and what a rubber flyer
  * would try next.
  */
-import { setPath, type Brief, type Calibration, type Design, type Swap } from '../design';
+import { setPath, type Brief, type Calibration, type Design, type Swap, powertrainOf } from '../design';
 import { fitChanges } from '../mass';
 import { DomainError } from '../numeric';
 import { flaringCurves, rubberTrials, type RubberTrial } from '../power';
@@ -93,8 +93,8 @@ export function rubberAdvice(
   loadingId: string,
   cache: StepCache,
 ): RubberTrial[] {
-  const r = design.power.rubber,
-    loading = design.loadings.find((l) => l.id === loadingId);
+  const r = powertrainOf(design).rubber,
+    loading = design.states.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
   const run = runOf({ brief, design }, cal, cache),
     of = rubberCase(run, loading.id, r);

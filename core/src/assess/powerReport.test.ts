@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternSolarDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
-import { setPath, type DesignDocument } from '../design';
+import { setPath, type DesignDocument, powertrainOf, withSecondPack } from '../design';
 import { combinationChanges, partsFor } from '../mass';
 import { indexOfCombination, matchOne, prepareMatch } from '../power';
 import {
@@ -64,10 +64,9 @@ describe('the Bittern', () => {
   it('a claim over what is computed is questioned', () =>
     expect(at.report.claims[0]).toMatch(/claims 16\.5 N/));
   it('a second pack that must not be joined stops it', () => {
-    const bad = setPath(doc, 'design.power.second', {
-      joined: 'parallel',
-      battery: { ...doc.design.power.battery, series: 3 },
-    });
+    const changes = withSecondPack(doc.design).map((c) => ({ ...c, path: `design.${c.path}` })),
+      two = changes.reduce((d, c) => setPath(d, c.path, c.value), doc);
+    const bad = setPath(two, 'design.power.packs.second.series', 3);
     expect(
       reportOf(bad, 'ferry').ledger.findings.some(
         (f) => f.severity === 'stop' && /same number of cells/.test(f.sentence),
@@ -131,7 +130,7 @@ describe('the Bittern', () => {
     expect(t.thrust!.x.length).toBe(t.thrust!.y.length);
   });
   it('a bench correction of the fitted propeller moves thrust and torque by its factors', () => {
-    const next = setPath(doc, 'design.power.propeller.correction', { thrust: 0.9, torque: 1 });
+    const next = setPath(doc, 'design.drives.main.propeller.correction', { thrust: 0.9, torque: 1 });
     expect(
       entryOf(assess(next.brief, next.design, next.calibration), 'staticThrust', 'all')!.value /
         entryOf(at.ledger, 'staticThrust', 'all')!.value,
@@ -164,7 +163,7 @@ describe('the Crane', () => {
     expect(reportOf(bad, 'hover-full').report.claims[0]).toMatch(/even without any loss/);
   });
   it('weak lift motors stop it', () => {
-    const weak = setPath(doc, 'design.power.lift.motor.kv', doc.design.power.lift!.motor.kv * 0.5);
+    const weak = setPath(doc, 'design.drives.lift.motor.kv', powertrainOf(doc.design).lift!.motor.kv * 0.5);
     expect(
       reportOf(weak, 'hover-full').ledger.findings.some((f) =>
         /lift thrust is 1\.\d+ times the weight|lift thrust is 0\.\d+/.test(f.sentence),
@@ -193,7 +192,7 @@ describe('the Gnat', () => {
       design: {
         ...doc.design,
         items: doc.design.items.filter((i) => i.id !== 'rubber'),
-        loadings: [doc.design.loadings[0]],
+        states: [doc.design.states[0]],
       },
     };
     expect(

@@ -4,7 +4,18 @@
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
 import { G0, type Air } from '../air';
-import { factorsOf, type Brief, type Calibration, type Design, type Factors, type Loading } from '../design';
+import {
+  factorsOf,
+  type Brief,
+  type Calibration,
+  type Design,
+  type Factors,
+  type State,
+  powertrainOf,
+  timedLegs,
+  type TimedLeg,
+  courseOf,
+} from '../design';
 import {
   climbGlide,
   glideRange,
@@ -190,7 +201,7 @@ interface Scene {
   frame: Airframe;
   f: Factors;
   ledger: Ledger;
-  loading: Loading;
+  loading: State;
   state: MassState;
   drive: Drive | null;
   lift: Drive | null;
@@ -210,7 +221,7 @@ export function powerReport(
   loadingId: string,
   cache: StepCache,
 ): PowerReport {
-  const loading = design.loadings.find((l) => l.id === loadingId);
+  const loading = design.states.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
   const run = runOf({ brief, design }, cal, cache),
@@ -237,7 +248,7 @@ export function powerReport(
     stall: entryOf(ledger, 'stallSpeed', loading.id)!.value,
     drag: (v, lift = frame.mass * G0) => frame.parts(v, lift).total,
   };
-  const { rubber } = design.power;
+  const { rubber, supply, battery } = powertrainOf(design);
   return {
     loading: loading.id,
     kind: drive ? 'electric' : rubber ? 'rubber' : 'glider',
@@ -247,7 +258,7 @@ export function powerReport(
     rubber: rubber && hasRubber(design, loading) ? rubberPart(s) : null,
     hover: s.lift ? hoverPart(s, s.lift) : null,
     solar: solarPart(s),
-    supply: design.power.supply ? supplyReport(design.power.supply, design.power.battery.chemistry) : null,
+    supply: supply ? supplyReport(supply, battery.chemistry) : null,
     packs: packRemarks(design),
     phases: phasesPart(s),
     claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
@@ -288,8 +299,8 @@ function electricPart(
       from: null,
     };
   const limits = {
-    escCurrent: design.power.esc.maxCurrent,
-    wireArea: design.power.wire?.area ?? null,
+    escCurrent: powertrainOf(design).esc.maxCurrent,
+    wireArea: powertrainOf(design).wire?.area ?? null,
     soundSpeed: air.soundSpeed,
     air: air.temperature,
   };
@@ -375,7 +386,7 @@ function torqueOf(s: Scene, d: Drive): TorqueRoll {
     linear,
     (state.mass * G0) / (q * wing.area),
     state.x,
-    thrustMoment(design, o.thrust, q, wing.area, wing.mac, cg).cm,
+    thrustMoment(powertrainOf(design).propeller, o.thrust, q, wing.area, wing.mac, cg).cm,
   );
   const roll = derivativesOf(
     linear.sol,
@@ -392,7 +403,7 @@ function torqueOf(s: Scene, d: Drive): TorqueRoll {
     span: wing.span,
     roll: controls.length ? roll : 0,
     most: Math.max(0, ...controls.map((c) => c.maxDeflection)),
-    pusher: design.power.propeller.x > state.x,
+    pusher: powertrainOf(design).propeller.x > state.x,
     cancelled,
   });
 }
@@ -429,7 +440,7 @@ function glidePart(s: Scene): GlideReport {
 }
 
 function rubberPart(s: Scene): RubberReport {
-  const r = s.design.power.rubber!,
+  const r = powertrainOf(s.design).rubber!,
     flight = flyRubber(rubberCase(s.run, s.loading.id, r));
   const { torqueAt, ...motor } = rubberMotor(r);
   const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
@@ -463,11 +474,11 @@ const CHANGE = 1.2;
 
 function hoverPart(s: Scene, lift: Drive): HoverReport {
   const { design, state } = s,
-    law = design.power.lift?.law ?? 'duty',
+    law = powertrainOf(design).lift?.law ?? 'duty',
     reserve = design.flight.reserve;
   const point = hoverPoint(lift, state.mass, G0, law, reserve),
     W = state.mass * G0;
-  const arms = (design.rotors ?? []).map((r) => ({
+  const arms = (powertrainOf(design).rotors ?? []).map((r) => ({
     x: r.x - state.x,
     y: r.y - state.y,
     most: point.maxThrust / lift.count,
@@ -527,7 +538,7 @@ function compareModes(
   idleRotors: number,
 ): HoverReport['compare'] {
   const { design, speed, state } = s,
-    plan = (design.phases ?? [])
+    plan = timedLegs(s.brief)
       .filter((p) => p.kind === 'cruise')
       .reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
   const distance = plan > 0 ? plan : 2000,
@@ -554,12 +565,12 @@ function compareModes(
 }
 
 function solarPart(s: Scene): PowerReport['solar'] {
-  const { solar } = s.design.power;
+  const { solar } = powertrainOf(s.design);
   if (!solar) return null;
   const load = s.drive ? operateForThrust(s.drive, s.drag(slowSpeed(s)), slowSpeed(s)).power : 0;
   const usable =
     entryOf(s.ledger, 'usableEnergy', 'all')?.value ??
-    packOf(s.design.power.battery).energy * s.design.power.battery.usable;
+    packOf(powertrainOf(s.design).battery).energy * powertrainOf(s.design).battery.usable;
   return { array: solarArray(solar), day: solarDay(solar, load, usable, s.air.temperature), load };
 }
 
@@ -579,7 +590,7 @@ function slowSpeed(s: Scene): number {
 }
 
 function packRemarks(design: Design): string[] {
-  const { battery, second } = design.power,
+  const { battery, second } = powertrainOf(design),
     a = packOf(battery);
   const listed = design.items
       .filter((i) => i.group === 'battery')
@@ -603,9 +614,9 @@ function packRemarks(design: Design): string[] {
 }
 
 function phasesPart(s: Scene): PhasePlan | null {
-  const { design, ledger, drive } = s,
-    phases = design.phases;
-  if (!phases?.length) return null;
+  const { brief, design, ledger, drive } = s,
+    phases = timedLegs(brief);
+  if (!phases.length) return null;
   const usable = entryOf(ledger, 'usableEnergy', 'all')?.value ?? 0;
   return phasePlan(
     phases.map((p) => ({
@@ -613,7 +624,7 @@ function phasesPart(s: Scene): PhasePlan | null {
       name: p.name,
       kind: p.kind,
       time: p.time,
-      flown: p.flown,
+      flown: p.flown ?? false,
       power: phasePower(s, p, drive),
     })),
     usable,
@@ -621,12 +632,10 @@ function phasesPart(s: Scene): PhasePlan | null {
   );
 }
 
-type PhaseOf = NonNullable<Design['phases']>[number];
-
 /** Pack power of a phase [W]; null when the drive cannot hold it. */
-function phasePower(s: Scene, p: PhaseOf, drive: Drive | null): number | null {
+function phasePower(s: Scene, p: TimedLeg, drive: Drive | null): number | null {
   const { design, ledger } = s,
-    l = design.loadings.find((x) => x.id === p.loading)!,
+    l = design.states.find((x) => x.id === p.state)!,
     frame = s.run.of(airframe, l.id),
     weight = frame.mass * G0;
   const rest = drive ? drive.avionics * packVolts(drive, MEAN_SOC) : 0,
@@ -655,9 +664,9 @@ function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
   const { design, ledger, drive, lift } = s,
     value = (id: QuantityId) => entryOf(ledger, id, 'all');
   const still = value('staticThrust');
-  const masses = design.loadings
+  const masses = design.states
     .map((l) => loadedState(design, l, 'best', 1))
-    .map((m, i) => m.mass - design.loadings[i].count * design.payload.unitMass);
+    .map((m, i) => m.mass - design.states[i].count * design.payload.unitMass);
   return {
     density: s.air.density,
     emptyMass: Math.min(...masses),
@@ -672,8 +681,8 @@ function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
             omega: value('staticRpm')!.value,
           }
         : null,
-    pitch: design.power.propeller.pitch,
-    packCurrent: packInUse(design.power).maxCurrent,
+    pitch: powertrainOf(design).propeller.pitch,
+    packCurrent: packInUse(powertrainOf(design)).maxCurrent,
     packEnergy: value('usableEnergy')?.value ?? 0,
     cruisePower: drive ? operateForThrust(drive, s.drag(s.speed), s.speed).power : null,
     hoverPower: lift ? hoverPoint(lift, s.state.mass, G0, 'duty', 0).electric : null,
@@ -728,7 +737,7 @@ function matchTask(s: Scene, d: Drive): MatchTask {
     density: air.density,
     soundSpeed: air.soundSpeed,
     gravity: G0,
-    avionics: design.power.avionicsCurrent,
+    avionics: powertrainOf(design).avionicsCurrent,
     reserve: design.flight.reserve,
     factors: { thrust: f.thrust, electricalLoss: f.electricalLoss, capacity: f.capacity, torque: f.torque },
     strip: brief.site.stripLength,
@@ -743,7 +752,7 @@ function matchTask(s: Scene, d: Drive): MatchTask {
       current: limit('staticCurrent'),
       mass: limit('mass'),
       climb: 2,
-      time: brief.course.window,
+      time: courseOf(brief)?.window ?? 0,
       margin: 0.15,
     },
   };

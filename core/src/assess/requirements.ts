@@ -26,7 +26,7 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
     const def = quantityDef(r.quantity);
     const states =
       r.state === 'all'
-        ? design.loadings.filter((l) => !hovers(l) || r.quantity === 'mass').map((l) => l.id)
+        ? design.states.filter((l) => !hovers(l) || r.quantity === 'mass').map((l) => l.id)
         : [r.state];
     const found = states.flatMap((s) => {
       const e = entryNamed(ledger, r.quantity, s);
@@ -56,7 +56,7 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
     const where =
       worst.state === 'all'
         ? ''
-        : ` in ${design.loadings.find((l) => l.id === worst.state)?.name ?? worst.state}`;
+        : ` in ${design.states.find((l) => l.id === worst.state)?.name ?? worst.state}`;
     return {
       requirement: r,
       status,

@@ -4,7 +4,7 @@
  */
 import type { Each, Scope, Source, Step } from '../steps';
 import type { CauseId, Causes } from '../steps';
-import type { Loading } from '../design';
+import type { State } from '../design';
 import type { StepCache } from './cache';
 
 const ONCE = '';
@@ -12,7 +12,7 @@ const ONCE = '';
 export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();
   private readonly found = new Map<Step, Map<string, unknown>>();
-  private readonly states: ReadonlyMap<string, Loading>;
+  private readonly states: ReadonlyMap<string, State>;
 
   /** @param base the same document with only `moved` at another value */
   constructor(
@@ -22,7 +22,7 @@ export class Run {
     private readonly base: Run | null = null,
     private readonly moved: CauseId | null = null,
   ) {
-    this.states = new Map(source.design.loadings.map((l) => [l.id, l]));
+    this.states = new Map(source.design.states.map((l) => [l.id, l]));
   }
 
   /** The same document with one cause at another value. */

@@ -1,5 +1,5 @@
 /** Score of every loading from the brief's formulas over the values of a chain run. */
-import { hovers, type Brief, type Design } from '../design';
+import { hovers, type Brief, type Design, powertrainOf, courseOf } from '../design';
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
 import { QUANTITIES, refText } from '../steps';
@@ -18,7 +18,7 @@ export function formulaNames(brief: Brief): NameTable {
 /** Why a loading cannot be flown as asked; empty when it can. */
 export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
   const out: string[] = [],
-    state = design.loadings.find((l) => l.id === loading);
+    state = design.states.find((l) => l.id === loading);
   if (state && hovers(state)) {
     const lift = v[`hoverMargin@${loading}`];
     return lift > 1
@@ -30,25 +30,25 @@ export function flyProblems(brief: Brief, design: Design, v: Values, loading: st
     out.push(
       `ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`,
     );
-  if (!design.power.unpowered && !(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
+  if (!powertrainOf(design).unpowered && !(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
   if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank))
     out.push('the spar breaks in the lap turn');
   return out;
 }
 
 /** The brief's formulas, read once. */
-export type CompiledMission = { m: Brief['missions'][number]; f: FormulaResult };
+export type CompiledTask = { m: Brief['tasks'][number]; f: FormulaResult };
 
-export function compileMissions(brief: Brief): CompiledMission[] {
+export function compileTasks(brief: Brief): CompiledTask[] {
   const names = formulaNames(brief);
-  return brief.missions.map((m) => ({ m, f: compileFormula(m.formula, names) }));
+  return brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, names) }));
 }
 
 export interface ScoreResult {
   values: Values;
   remarks: Record<string, string[]>;
   errors: string[];
-  /** the state that scores most; null where every mission names its own state and there is nothing to choose */
+  /** the state that scores most; null where every task names its own state and there is nothing to choose */
   best: string | null;
 }
 
@@ -56,12 +56,12 @@ export interface ScoreResult {
 const FLYING = ['groundRun', 'climbRate', 'failLoadFactor', 'hoverMargin'];
 
 /** Quantities that a score is made of: named by the formulas, and those that say whether a state can be flown. */
-export function namesIn(missions: readonly CompiledMission[]): ReadonlySet<string> {
-  const named = missions.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : []));
+export function namesIn(tasks: readonly CompiledTask[]): ReadonlySet<string> {
+  const named = tasks.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : []));
   return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
 }
 
-/** What the derivatives of a score hold fixed: which loadings can be flown and which is best. Both are steps, and a step has no slope. */
+/** What the derivatives of a score hold fixed: which states can be flown and which is best. Both are steps, and a step has no slope. */
 export interface HeldSteps {
   problems: Readonly<Record<string, string[]>>;
   best: string;
@@ -71,14 +71,14 @@ export function heldSteps(
   brief: Brief,
   design: Design,
   v: Values,
-  missions: readonly CompiledMission[],
+  tasks: readonly CompiledTask[],
 ): HeldSteps {
-  const score = scoreLoadings(brief, design, v, { missions }).values;
+  const score = scoreStates(brief, design, v, { tasks }).values;
   return {
-    problems: Object.fromEntries(design.loadings.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
-    best: design.loadings.reduce(
+    problems: Object.fromEntries(design.states.map((l) => [l.id, flyProblems(brief, design, v, l.id)])),
+    best: design.states.reduce(
       (a, l) => (score[`score@${l.id}`] > score[`score@${a.id}`] ? l : a),
-      design.loadings[0],
+      design.states[0],
     ).id,
   };
 }
@@ -101,36 +101,36 @@ function fieldFigures(brief: Brief): Record<string, number>[] {
 
 /** Least and most that a state scores while the field does between its low and its high figures. */
 export function scoreRange(brief: Brief, design: Design, v: Values, state: string): [number, number] {
-  const missions = compileMissions(brief);
+  const tasks = compileTasks(brief);
   const scores = fieldFigures(brief).map(
-    (rivals) => scoreLoadings(brief, design, v, { rivals, missions }).values[`score@${state}`],
+    (rivals) => scoreStates(brief, design, v, { rivals, tasks }).values[`score@${state}`],
   );
   return [Math.min(...scores), Math.max(...scores)];
 }
 
 /**
- * Points per mission and loading and the total. A loading that cannot be flown scores nothing on its free missions.
+ * Points per task and loading and the total. A loading that cannot be flown scores nothing on its free tasks.
  * @param options.rivals which figure of each range of the field, or figures by name; likely where left out
- * @param options.missions formulas read before, for repeated runs
+ * @param options.tasks formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
  */
-export function scoreLoadings(
+export function scoreStates(
   brief: Brief,
   design: Design,
   v: Values,
-  options: { rivals?: Rivals; held?: HeldSteps; missions?: readonly CompiledMission[] } = {},
+  options: { rivals?: Rivals; held?: HeldSteps; tasks?: readonly CompiledTask[] } = {},
 ): ScoreResult {
-  const { rivals = 'likely', held, missions = compileMissions(brief) } = options;
-  const fixed: Record<string, number> = { window: brief.course.window, timedLaps: brief.course.timedLaps };
+  const { rivals = 'likely', held, tasks = compileTasks(brief) } = options;
+  const course = courseOf(brief),
+    fixed: Record<string, number> = course ? { window: course.window, timedLaps: course.timedLaps } : {};
   for (const r of brief.rivals)
     fixed[r.name] = typeof rivals === 'string' ? r[rivals] : (rivals[r.name] ?? r.likely);
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
-  for (const { m, f } of missions)
-    if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
-  for (const l of design.loadings) {
+  for (const { m, f } of tasks) if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
+  for (const l of design.states) {
     let total = 0;
-    for (const { m, f } of missions) {
-      const flown = m.loading === 'each' ? l.id : m.loading,
+    for (const { m, f } of tasks) {
+      const flown = m.state === 'each' ? l.id : m.state,
         key = refText({ id: 'points', state: l.id, part: m.id });
       let points = 0;
       if (f.status === 'ok') {
@@ -155,14 +155,14 @@ export function scoreLoadings(
     out.values[`score@${l.id}`] = total;
   }
   const best =
-    design.loadings.find((l) => l.id === held?.best) ??
-    design.loadings.reduce(
+    design.states.find((l) => l.id === held?.best) ??
+    design.states.reduce(
       (a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a),
-      design.loadings[0],
+      design.states[0],
     );
   out.values['bestScore@all'] = out.values[`score@${best.id}`];
-  // missions bound to a state score the same whatever else is carried: none is then the best to carry
-  if (brief.missions.some((m) => m.loading === 'each')) {
+  // tasks bound to a state score the same whatever else is carried: none is then the best to carry
+  if (brief.tasks.some((m) => m.state === 'each')) {
     out.values['bestCount@all'] = best.count;
     out.best = best.id;
   }

@@ -97,6 +97,6 @@ describe('what they act on', () => {
       return e.sigma / e.value;
     };
     const wafer = waferDocument();
-    expect(sigma(wafer, wafer.design.loadings[0].id)).toBeGreaterThan(1.3 * sigma(doc, s));
+    expect(sigma(wafer, wafer.design.states[0].id)).toBeGreaterThan(1.3 * sigma(doc, s));
   });
 });

@@ -4,7 +4,7 @@ import { ALL, READ, readRef } from '../steps';
 import { runOf } from './assess';
 import { StepCache } from './cache';
 import type { Run } from './run';
-import { compileMissions, heldSteps, scoreLoadings, type CompiledMission } from './scoring';
+import { compileTasks, heldSteps, scoreStates, type CompiledTask } from './scoring';
 import { Spreads } from './spreads';
 import { cellsOf, readCell, valuesOf, type Cell, type Values } from './values';
 
@@ -18,15 +18,15 @@ export interface Sensitivities {
 
 /** Scores at unrounded laps, with what is a step held: as they are differentiated. */
 function scoredOf(
-  task: { run: Run; cells: readonly Cell[]; missions: readonly CompiledMission[] },
+  task: { run: Run; cells: readonly Cell[]; tasks: readonly CompiledTask[] },
   calibration: Calibration,
 ): { values: Values; spreads: Spreads } {
-  const { run, cells, missions } = task,
+  const { run, cells, tasks } = task,
     { brief, design } = run.source,
     values = valuesOf(run, cells),
-    held = heldSteps(brief, design, values, missions);
+    held = heldSteps(brief, design, values, tasks);
   return {
-    values: scoreLoadings(brief, design, values, { held, missions }).values,
+    values: scoreStates(brief, design, values, { held, tasks }).values,
     spreads: new Spreads({ ...task, values }, calibration),
   };
 }
@@ -41,11 +41,11 @@ export function sensitivities(
   const run = runOf({ brief, design }, calibration, cache),
     cells = cellsOf(run),
     at = new Map(cells.map((c): [string, Cell] => [c.key, c])),
-    missions = compileMissions(brief);
+    tasks = compileTasks(brief);
   let known: { values: Values; spreads: Spreads } | null = null;
   // scores need every number; what is read off a step needs only its own
-  const scored = () => (known ??= scoredOf({ run, cells, missions }, calibration));
-  const plain = new Spreads({ run, cells, values: {}, missions }, calibration);
+  const scored = () => (known ??= scoredOf({ run, cells, tasks }, calibration));
+  const plain = new Spreads({ run, cells, values: {}, tasks }, calibration);
   const isScore = (key: string) => !at.has(key) && !((readRef(key)?.id ?? '') in READ),
     spreadsFor = (key: string) => (isScore(key) ? scored().spreads : plain),
     stateOf = (key: string) => readRef(key)?.state ?? ALL;

@@ -5,7 +5,7 @@
 import type { Calibration } from '../design';
 import { READ, READ_IDS, type CauseId, type ReadCurve, type ReadId } from '../steps';
 import type { Run } from './run';
-import { heldSteps, namesIn, scoreLoadings, type CompiledMission, type HeldSteps } from './scoring';
+import { heldSteps, namesIn, scoreStates, type CompiledTask, type HeldSteps } from './scoring';
 import { Slopes, type Sides, type Slope, type Spread } from './uncertainty';
 import { readCell, READINGS, type Cell, type Values } from './values';
 
@@ -13,7 +13,7 @@ interface Task {
   run: Run;
   cells: readonly Cell[];
   values: Values;
-  missions: readonly CompiledMission[];
+  tasks: readonly CompiledTask[];
 }
 
 /** What bears on a number when it is differentiated. */
@@ -31,7 +31,7 @@ export class Spreads {
   ) {
     this.slopes = new Slopes(task.run, cal);
     this.cellAt = new Map(task.cells.map((c) => [c.key, c]));
-    const names = namesIn(task.missions);
+    const names = namesIn(task.tasks);
     this.named = READ_IDS.filter((id) => names.has(id));
   }
 
@@ -68,10 +68,10 @@ export class Spreads {
   /** Scores on both sides of every cause that reaches what the formulas name. */
   private scores(): { keys: readonly string[]; sides: readonly Sides[] } {
     if (this.scored) return this.scored;
-    const { run, cells, values, missions } = this.task,
+    const { run, cells, values, tasks } = this.task,
       { brief, design } = run.source,
-      held = heldSteps(brief, design, values, missions);
-    const keys = Object.keys(scoreLoadings(brief, design, values, { held, missions }).values);
+      held = heldSteps(brief, design, values, tasks);
+    const keys = Object.keys(scoreStates(brief, design, values, { held, tasks }).values);
     const reached = [...this.slopes.causes].filter((c) =>
       this.named.some((id) => READ[id].step.reach.has(c)),
     );
@@ -96,19 +96,19 @@ export class Spreads {
   /** Everything that scores are made of. */
   private scoresKey(held: HeldSteps): string {
     const { run, cells } = this.task,
-      { missions, rivals, course } = run.source.brief;
+      { tasks, missions, rivals } = run.source.brief;
     const named = cells.filter((c) => this.named.includes(c.id)),
-      asked = run.cache.contentOf([missions, rivals, course, held]);
+      asked = run.cache.contentOf([tasks, missions, rivals, held]);
     const steps = named.map((c) => run.keyOf(READ[c.id].step, c.state));
     return [asked, this.slopes.stepsKey, ...new Set(steps)].join(' ');
   }
 
   /** Scores with one cause moved. @param still the numbers that scores are made of, at rest */
   private scoreOn(side: Run, cause: CauseId, held: HeldSteps, still: ReadonlyMap<Cell, number>): Values {
-    const { missions, run } = this.task,
+    const { tasks, run } = this.task,
       moved: Values = {};
     for (const [c, value] of still)
       moved[c.key] = READ[c.id].step.reach.has(cause) ? (readCell(side, c) ?? value) : value;
-    return scoreLoadings(run.source.brief, run.source.design, moved, { held, missions }).values;
+    return scoreStates(run.source.brief, run.source.design, moved, { held, tasks }).values;
   }
 }

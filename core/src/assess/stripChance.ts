@@ -14,7 +14,7 @@ export function normalCdf(x: number): number {
 
 export function stripChances(brief: Brief, design: Design, entries: readonly LedgerEntry[]): LedgerEntry[] {
   const def = QUANTITIES.stripChance;
-  return design.loadings.flatMap((l) => {
+  return design.states.flatMap((l) => {
     const run = entries.find((e) => e.id === 'groundRun' && e.state === l.id);
     if (!run) return [];
     const value =

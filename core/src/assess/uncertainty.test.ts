@@ -25,7 +25,7 @@ const MASS_GROWTH = 9;
 describe('item spreads reach mass, CG and margin (CG 391.5 ± 0.44 stood above an uncertainty of 4.1)', () => {
   it('mass and CG have the spreads of the mass ledger, to 1 %, once growth is held', () => {
     const l = run(without(base, MASS_GROWTH));
-    for (const loading of base.design.loadings) {
+    for (const loading of base.design.states) {
       const s = loadedState(base.design, loading, 'best', 1);
       expect(sigmaOf('mass', loading.id, l) / s.sigmaMass).toBeCloseTo(1, 2);
       expect(sigmaOf('cgX', loading.id, l) / s.sigmaX).toBeCloseTo(1, 2);

@@ -171,7 +171,7 @@ export class Slopes {
 
   /** The mass state that a number belongs to; numbers of the whole design go with the heaviest. */
   private stateFor(state: string): MassState {
-    return this.run.source.design.loadings.some((l) => l.id === state)
+    return this.run.source.design.states.some((l) => l.id === state)
       ? this.run.of(balance, state).state
       : this.run.of(heaviestKnown);
   }

@@ -1,7 +1,7 @@
 /** What is usual depends on what it is: an indoor model, a carrier and a fan are not asked the same. */
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, starterDocument, waferDocument } from '../demo';
-import { setPath, type DesignDocument } from '../design';
+import { setPath, type DesignDocument, powertrainOf, withPowertrain } from '../design';
 import { assess, type Ledger, StepCache } from './index';
 import { CLASSES, CLASS_WORDS, classOf, usualRanges } from './usual';
 
@@ -20,12 +20,12 @@ describe('classes', () => {
     expect(kind(craneDocument())).toBe('lift-and-cruise');
     expect(kind(waferDocument())).toBe('glider');
     const light = structuredClone(starterDocument());
-    light.design.loadings = [light.design.loadings[0]];
+    light.design.states = [light.design.states[0]];
     light.brief.watch = [];
     expect(kind(light)).toBe('sport');
     expect(kind(setPath(gnatDocument(), 'design.power.rubber.ceiling', 9))).toBe('indoor');
     const hover = structuredClone(craneDocument());
-    hover.design.loadings = hover.design.loadings.map((l) => ({ ...l, hover: true }));
+    hover.design.states = hover.design.states.map((l) => ({ ...l, hover: true }));
     expect(kind(hover)).toBe('multirotor');
   });
   it('law: every class has words and ranges that are the right way round and not nil', () => {
@@ -53,7 +53,7 @@ describe('questions', () => {
     const doc = bitternDocument();
     const fan = { diameter: 0.064, hub: 0.4, exitRatio: 0.9, efficiency: 0.7, exitSpeedRatio: 0.45 };
     const [lo, hi] = usualRanges(
-      { ...doc.design, power: { ...doc.design.power, fan } },
+      withPowertrain(doc.design, { ...powertrainOf(doc.design), fan }),
       'sport',
       0.5,
     ).staticRpm;
@@ -66,7 +66,7 @@ describe('questions', () => {
     const { design } = bitternDocument();
     expect(usualRanges(design, 'indoor', 0.3).tipDeflection[1]).toBeCloseTo(0.18, 9);
     expect(usualRanges(design, 'carrier', 0.3).tipDeflection[1]).toBeCloseTo(0.06, 9);
-    const soft = setPath(bitternDocument(), 'design.structure.spar', {
+    const soft = setPath(bitternDocument(), 'design.structure.members.spar.shape', {
       kind: 'tube',
       outer: 0.003,
       wall: 0.0005,
@@ -87,12 +87,17 @@ describe('two values for one thing', () => {
     const doc = craneDocument();
     const clash = {
       ...doc,
-      design: { ...doc.design, rotors: doc.design.rotors!.map((r) => ({ ...r, diameter: 0.3 })) },
+      design: {
+        ...doc.design,
+        thrusters: doc.design.thrusters.map((t) => (t.drive === 'lift' ? { ...t, diameter: 0.3 } : t)),
+      },
     };
     const f = run(clash).findings.find((x) => /is drawn 300 mm across/.test(x.sentence))!;
     expect(f.severity).toBe('ask');
     const mended = f.fix!.changes.reduce((d, c) => setPath(d, c.path, c.value), clash.design);
-    expect(mended.rotors![0].diameter).toBe(clash.design.power.lift!.propeller.diameter);
+    expect(powertrainOf(mended).rotors![0].diameter).toBe(
+      powertrainOf(clash.design).lift!.propeller.diameter,
+    );
   });
   it('parts typed as masses are asked about once, with the mend', () => {
     const doc = bitternDocument();

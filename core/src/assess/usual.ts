@@ -2,7 +2,7 @@
  * Usual ranges of numbers by the class of an aircraft, for questions only. Common practice, no source: what is ordinary for a 3 g
  * indoor model is a slip of ten on a carrier.
  */
-import { hovers, type Design } from '../design';
+import { hovers, type Design, powertrainOf } from '../design';
 import type { Ledger } from './ledger';
 import { entryOf } from './ledger';
 
@@ -32,13 +32,14 @@ const CARRIES = 0.2;
 
 /** What an aircraft is, from its drive, its roof and its load. */
 export function classOf(design: Design, ledger: Ledger): AircraftClass {
-  const { power, loadings } = design;
+  const power = powertrainOf(design),
+    { states } = design;
   if (power.rubber) {
     return power.rubber.ceiling !== null ? 'indoor' : 'rubber';
   }
-  if (power.lift || power.arrangement?.tilt) return loadings.every(hovers) ? 'multirotor' : 'lift-and-cruise';
+  if (power.lift || power.arrangement?.tilt) return states.every(hovers) ? 'multirotor' : 'lift-and-cruise';
   if (power.unpowered) return 'glider';
-  const shares = loadings.map(
+  const shares = states.map(
     (l) =>
       (l.count * design.payload.unitMass) / Math.max(entryOf(ledger, 'mass', l.id)?.value ?? Infinity, 1e-9),
   );
@@ -119,7 +120,7 @@ const FAN_TIP = 330;
  * @param halfSpan [m], for what is measured against it
  */
 export function usualRanges(design: Design, of: AircraftClass, halfSpan: number): Record<string, Range> {
-  const fan = design.power.fan;
+  const fan = powertrainOf(design).fan;
   return {
     ...ANY,
     ...(NARROWER[of] ?? {}),

@@ -42,11 +42,11 @@ export interface Cell {
 /** Every number that the steps may give, whether they do or not: of the whole design, then state by state. */
 export function cellsOf(run: Run): Cell[] {
   const all = READINGS.flatMap(({ ids }) => ids.map((id, at) => ({ id, at })));
-  const cells = (scope: 'all' | 'loading', state: string) =>
+  const cells = (scope: 'all' | 'state', state: string) =>
     all.flatMap(({ id, at }): Cell[] =>
       READ[id].scope === scope ? [{ key: `${id}@${state}`, id, state, at }] : [],
     );
-  return [...cells('all', 'all'), ...run.source.design.loadings.flatMap((l) => cells('loading', l.id))];
+  return [...cells('all', 'all'), ...run.source.design.states.flatMap((l) => cells('state', l.id))];
 }
 
 /** One of them; undefined where this aircraft or state has no such number. */

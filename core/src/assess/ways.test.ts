@@ -12,6 +12,7 @@ import {
   runsAlongStrip,
   setPath,
   type DesignDocument,
+  powertrainOf,
 } from '../design';
 import { loadedState } from '../mass';
 import { stopLine } from '../trial';
@@ -24,7 +25,7 @@ const at = (l: Ledger, id: string, state: string) =>
   l.entries.find((e) => e.id === id && e.state === state)?.value;
 const leaving = (doc: DesignDocument, way: (typeof LEAVING)[number]): DesignDocument => ({
   ...doc,
-  design: { ...doc.design, loadings: doc.design.loadings.map((l) => ({ ...l, leaving: way })) },
+  design: { ...doc.design, states: doc.design.states.map((l) => ({ ...l, leaving: way })) },
 });
 const noted = (l: Ledger, state: string) =>
   l.entries
@@ -35,15 +36,15 @@ const noted = (l: Ledger, state: string) =>
 describe('ways', () => {
   it('as such an aircraft usually leaves, until it says otherwise', () => {
     const first = (d: DesignDocument) => [
-      leavingOf(d.design, d.design.loadings[0]),
-      returningOf(d.design, d.design.loadings[0]),
+      leavingOf(d.design, d.design.states[0]),
+      returningOf(d.design, d.design.states[0]),
     ];
     expect(first(bitternDocument())).toEqual(['run', 'run']);
     expect(first(craneDocument())).toEqual(['hover', 'hover']);
     expect(first(waferDocument())).toEqual(['hand', 'belly']);
     expect(first(gnatDocument())).toEqual(['hand', 'belly']);
     const said = {
-      ...bitternDocument().design.loadings[0],
+      ...bitternDocument().design.states[0],
       leaving: 'bungee' as const,
       returning: 'net' as const,
     };
@@ -77,8 +78,8 @@ describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', (
   it('is told of the strip where it comes back on wheels, and not where it slides in', () => {
     const sliding = setPath(
       short,
-      'design.loadings',
-      short.design.loadings.map((l) => ({ ...l, leaving: 'hand', returning: 'belly' })),
+      'design.states',
+      short.design.states.map((l) => ({ ...l, leaving: 'hand', returning: 'belly' })),
     );
     expect(thrown.findings.map((f) => f.sentence).join()).toMatch(/after landing .*the strip is 2 m/);
     expect(
@@ -101,7 +102,7 @@ describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', (
 describe('a state that hangs on its rotors', () => {
   const doc = craneDocument(),
     ledger = run(doc),
-    hover = doc.design.loadings.find((l) => l.hover)!.id;
+    hover = doc.design.states.find((l) => l.hover)!.id;
   it('is judged by its lift alone: it scores, and lasts as long as it hovers', () => {
     expect(at(ledger, 'score', hover)!).toBeGreaterThan(0);
     expect(noted(ledger, hover)).toBe('');
@@ -124,13 +125,13 @@ describe('a state that hangs on its rotors', () => {
   });
   it('without lift motors it is said that nothing lifts it', () => {
     const bare = structuredClone(doc);
-    delete bare.design.power.lift;
+    delete powertrainOf(bare.design).lift;
     const l = run(bare);
     expect(noted(l, hover)).toMatch(/nothing lifts it in hover/);
     expect(stopLine(bare.brief, bare.design, l, hover).join()).toMatch(/Nothing is computed to lift it/);
   });
   it('a craft that only hovers has the energy of its pack, not 0 Wh', () => {
-    const only = setPath(doc, 'design.power.unpowered', true);
+    const only = setPath(doc, 'design.drives.main.fitted', false);
     expect(at(run(only), 'usableEnergy', 'all')!).toBeGreaterThan(0.5 * at(ledger, 'usableEnergy', 'all')!);
   });
 });
@@ -141,7 +142,7 @@ describe('what is not known', () => {
       run(d)
         .findings.map((f) => f.sentence)
         .join();
-    expect(said(setPath(bitternDocument(), 'design.loadings.ferry.returning', 'hover'))).toMatch(
+    expect(said(setPath(bitternDocument(), 'design.states.ferry.returning', 'hover'))).toMatch(
       /comes back on rotors, and none are described/,
     );
     expect(said(craneDocument())).not.toMatch(/none are described/);
@@ -168,7 +169,7 @@ describe('a state that is not there', () => {
 describe('what is towed', () => {
   const towed = { mass: 0.4, dragArea: 0.002, line: 6, lineDiameter: 0.001, x: 0.45, z: -0.05 };
   const doc = bitternDocument();
-  const tow = setPath(doc, 'design.loadings.ferry.towed', towed);
+  const tow = setPath(doc, 'design.states.ferry.towed', towed);
   it('is carried: weight, wing loading and stall speed know of it', () => {
     const [a, b] = [run(doc), run(tow)];
     const more = at(b, 'mass', 'ferry')! - at(a, 'mass', 'ferry')!;
@@ -178,7 +179,7 @@ describe('what is towed', () => {
     expect(at(b, 'mass', 'tubes-8')).toBe(at(a, 'mass', 'tubes-8'));
   });
   it('bears on its hook: the CG goes towards it by moments', () => {
-    const [a, b] = [doc, tow].map((d) => loadedState(d.design, d.design.loadings[0], 'best', 1));
+    const [a, b] = [doc, tow].map((d) => loadedState(d.design, d.design.states[0], 'best', 1));
     expect(b.x).toBeCloseTo((a.mass * a.x + hungMass(towed) * towed.x) / (a.mass + hungMass(towed)), 12);
   });
 });
@@ -188,17 +189,17 @@ describe('balance', () => {
     run(d).findings.filter((f) => f.station === 'balance' && /heavy|unstable/.test(f.sentence));
   it('unstable, tail-heavy and nose-heavy are told apart, each with its own severity (one hid the other)', () => {
     const doc = structuredClone(bitternDocument());
-    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'each' }));
+    doc.brief.tasks = doc.brief.tasks.map((m) => ({ ...m, state: 'each' }));
     const x = doc.design.items.find((i) => i.id === 'battery')!.x;
-    doc.design.loadings = [
+    doc.design.states = [
       {
-        ...doc.design.loadings[0],
+        ...doc.design.states[0],
         id: 'back',
         name: 'Pack far back',
         moved: [{ item: 'battery', x: x + 0.9 }],
       },
       {
-        ...doc.design.loadings[0],
+        ...doc.design.states[0],
         id: 'front',
         name: 'Pack far forward',
         moved: [{ item: 'battery', x: x - 1.2 }],
@@ -248,19 +249,19 @@ describe('a claimed flight time', () => {
 describe('the best state', () => {
   it('is named by itself, not by its count: two states of one count are told apart', () => {
     const doc = structuredClone(bitternDocument());
-    const eight = doc.design.loadings.find((l) => l.id === 'tubes-8')!;
-    doc.design.loadings = [
+    const eight = doc.design.states.find((l) => l.id === 'tubes-8')!;
+    doc.design.states = [
       { ...eight, id: 'slow', name: 'Eight, bay open', addedDrag: 0.02 },
       { ...eight, id: 'clean', name: 'Eight, bay closed' },
     ];
     doc.brief.watch = [];
-    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'each' }));
-    doc.design.phases = [];
+    doc.brief.tasks = doc.brief.tasks.map((m) => ({ ...m, state: 'each' }));
+    doc.brief.missions = doc.brief.missions.slice(0, 1);
     expect(entryOf(run(doc), 'bestScore', 'all')!.names).toBe('clean');
   });
-  it('there is none where every mission names its state (flying empty was recommended)', () => {
+  it('there is none where every task names its state (flying empty was recommended)', () => {
     const doc = structuredClone(bitternDocument());
-    doc.brief.missions = doc.brief.missions.map((m) => ({ ...m, loading: 'tubes-8' }));
+    doc.brief.tasks = doc.brief.tasks.map((m) => ({ ...m, state: 'tubes-8' }));
     const l = run(doc);
     expect(entryOf(l, 'bestScore', 'all')!.names).toBeUndefined();
     expect(entryOf(l, 'bestCount', 'all')).toBeUndefined();
@@ -270,7 +271,7 @@ describe('the best state', () => {
     const doc = bitternDocument(),
       l = run(doc);
     const values = Object.fromEntries(l.entries.map((e) => [`${e.id}@${e.state}`, e.value]));
-    for (const { id } of doc.design.loadings) {
+    for (const { id } of doc.design.states) {
       const [low, high] = scoreRange(doc.brief, doc.design, values, id);
       expect(low).toBeLessThanOrEqual(at(l, 'score', id)! + 1e-9);
       expect(high).toBeGreaterThanOrEqual(at(l, 'score', id)! - 1e-9);

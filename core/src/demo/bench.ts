@@ -88,7 +88,7 @@ function benchTest(
       oneChange: '',
       expected: '',
       stopWhen: 'Motor case at 70 °C, anything loose, anybody in the plane of the propeller',
-      loading: 'ferry',
+      state: 'ferry',
       overrideReason: '',
     },
     checklist: [],

@@ -3,8 +3,16 @@
  * All figures are made up. SI and radians.
  */
 import { linkParts } from '../mass';
-import { priorCalibration, SCHEMA_VERSION, type Brief, type Design, type DesignDocument } from '../design';
+import {
+  layOut,
+  priorCalibration,
+  SCHEMA_VERSION,
+  type Brief,
+  type Design,
+  type DesignDocument,
+} from '../design';
 import { fresh } from './fresh';
+import { flightOf, lapsOf, wingSpar } from './laps';
 
 const DEG = Math.PI / 180;
 const MAH = 3.6;
@@ -24,7 +32,31 @@ const brief: Brief = {
     // rubber skids let down by the elevator at the stop
     brakingFriction: 0.35,
   },
-  course: { straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 },
+  missions: [
+    lapsOf({ straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 }),
+    flightOf([
+      { id: 'roll', name: 'Boardwalk', kind: 'ground', state: 'tubes-8', time: 4, speed: null, flown: true },
+      {
+        id: 'climb',
+        name: 'Climb to 15 m',
+        kind: 'climb',
+        state: 'tubes-8',
+        time: 6,
+        speed: null,
+        flown: true,
+      },
+      { id: 'laps', name: 'Laps', kind: 'cruise', state: 'tubes-8', time: 285, speed: null, flown: false },
+      {
+        id: 'down',
+        name: 'Glide and land',
+        kind: 'glide',
+        state: 'tubes-8',
+        time: 20,
+        speed: null,
+        flown: true,
+      },
+    ]),
+  ],
   requirements: [
     {
       id: 'strip',
@@ -107,30 +139,34 @@ const brief: Brief = {
       wish: false,
     },
   ],
-  missions: [
+  tasks: [
     {
       id: 'proving',
       name: 'Proving crossing',
+      mission: 'laps',
       formula: '60 * min(1, parCrossing / timedTime)',
-      loading: 'ferry',
+      state: 'ferry',
     },
     {
       id: 'relay',
       name: 'Tubes, fresh',
+      mission: 'laps',
       formula: 'payloadCount * laps * (2 - 12 * lapTime / window)',
-      loading: 'each',
+      state: 'each',
     },
     {
       id: 'energy',
       name: 'Over the allowance',
+      mission: 'laps',
       formula: '-150 * max(0, 0.6 - energyLeft)',
-      loading: 'each',
+      state: 'each',
     },
     {
       id: 'rank',
       name: 'Rank bonus',
+      mission: 'laps',
       formula: 'min(payloadCount, 1) * 40 / (1 + exp(8 * (1 - payloadCount * laps / firstTubes)))',
-      loading: 'each',
+      state: 'each',
     },
   ],
   rivals: [
@@ -403,12 +439,12 @@ const design: Design = {
     perRow: 2,
     basis: 'weighed',
   },
-  loadings: [
+  states: [
     { id: 'ferry', name: 'Ferry', count: 0 },
     ...tubes.map((n) => ({ id: `tubes-${n}`, name: `${n} tubes`, count: n })),
   ],
   scale: [],
-  power: {
+  ...layOut({
     battery: { series: 4, parallel: 1, capacity: 2600 * MAH, cellResistance: 0.007, maxC: 30, usable: 0.85 },
     esc: { resistance: 0.006, maxCurrent: 40 },
     motor: { kv: 620 * RPM_PER_VOLT, resistance: 0.06, noLoadCurrent: 0.9, maxCurrent: 32 },
@@ -477,7 +513,7 @@ const design: Design = {
         vital: true,
       },
     ],
-  },
+  }),
   swaps: [
     {
       id: 'prop-10x6',
@@ -530,32 +566,9 @@ const design: Design = {
       data: { series: 4, parallel: 1, capacity: 3300 * MAH, cellResistance: 0.0055, maxC: 30, usable: 0.85 },
     },
   ],
-  phases: [
-    { id: 'roll', name: 'Boardwalk', kind: 'ground', loading: 'tubes-8', time: 4, speed: null, flown: true },
-    {
-      id: 'climb',
-      name: 'Climb to 15 m',
-      kind: 'climb',
-      loading: 'tubes-8',
-      time: 6,
-      speed: null,
-      flown: true,
-    },
-    { id: 'laps', name: 'Laps', kind: 'cruise', loading: 'tubes-8', time: 285, speed: null, flown: false },
-    {
-      id: 'down',
-      name: 'Glide and land',
-      kind: 'glide',
-      loading: 'tubes-8',
-      time: 20,
-      speed: null,
-      flown: true,
-    },
-  ],
   claims: { payload: null, hoverPower: null, topSpeed: null, flightTime: null, thrust: 16.5, current: 17 },
   structure: {
-    spar: { kind: 'tube', outer: 0.01, wall: 0.001, material: 'carbon-tube' },
-    chordPlace: 0.28,
+    members: wingSpar({ kind: 'tube', outer: 0.01, wall: 0.001, material: 'carbon-tube' }),
     requiredLoadFactor: 4,
     requiredNegative: 2,
     safetyFactor: 1.5,
@@ -570,16 +583,16 @@ const design: Design = {
     marginMax: 0.2,
   },
   basis: {
-    'power.motor.kv': 'claimed',
-    'power.motor.resistance': 'claimed',
-    'power.motor.noLoadCurrent': 'claimed',
-    'power.motor.maxCurrent': 'claimed',
-    'power.battery.capacity': 'claimed',
-    'power.battery.cellResistance': 'guess',
-    'power.battery.maxC': 'claimed',
-    'power.propeller.diameter': 'catalogue',
-    'power.propeller.pitch': 'catalogue',
-    'power.esc.maxCurrent': 'claimed',
+    'drives.main.motor.kv': 'claimed',
+    'drives.main.motor.resistance': 'claimed',
+    'drives.main.motor.noLoadCurrent': 'claimed',
+    'drives.main.motor.maxCurrent': 'claimed',
+    'power.packs.main.capacity': 'claimed',
+    'power.packs.main.cellResistance': 'guess',
+    'power.packs.main.maxC': 'claimed',
+    'drives.main.propeller.diameter': 'catalogue',
+    'drives.main.propeller.pitch': 'catalogue',
+    'drives.main.controller.maxCurrent': 'claimed',
   },
 };
 

@@ -1,9 +1,18 @@
 /** Crane: lift-and-cruise, swaps the box of a water-level gauge on a pontoon in the marsh. All figures are made up. */
 import { linkParts } from '../mass';
-import { FILE_FORMAT, SCHEMA_VERSION, type Design, type DesignDocument, type ProjectFile } from '../design';
+import {
+  FILE_FORMAT,
+  SCHEMA_VERSION,
+  layOut,
+  powertrainOf,
+  type Design,
+  type DesignDocument,
+  type ProjectFile,
+} from '../design';
 import { balanced, LAYOUT_TEMPLATES } from '../layout';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
+import { flightOf, wingSpar } from './laps';
 
 const MAH = 3.6,
   INCH = 0.0254,
@@ -66,13 +75,13 @@ export function craneDocument(): DesignDocument {
       perRow: 1,
       basis: 'weighed',
     },
-    loadings: [
+    states: [
       { id: 'hover-full', name: 'Hover, gauge box aboard', count: 1, hover: true, addedDrag: 0.004 },
       { id: 'cruise-full', name: 'Cruise, gauge box aboard', count: 1 },
       { id: 'cruise-empty', name: 'Cruise, no box', count: 0 },
     ],
-    power: {
-      ...base.design.power,
+    ...layOut({
+      ...powertrainOf(base.design),
       battery: {
         series: 6,
         parallel: 1,
@@ -209,86 +218,12 @@ export function craneDocument(): DesignDocument {
           vital: false,
         },
       ],
-    },
-    phases: [
-      {
-        id: 'up',
-        name: 'Lift off and climb',
-        kind: 'hover',
-        loading: 'hover-full',
-        time: 25,
-        speed: 0,
-        flown: true,
-      },
-      {
-        id: 'change-out',
-        name: 'Change to the wing',
-        kind: 'transition',
-        loading: 'cruise-full',
-        time: 8,
-        speed: null,
-        flown: false,
-      },
-      {
-        id: 'out',
-        name: 'Cruise out',
-        kind: 'cruise',
-        loading: 'cruise-full',
-        time: 115,
-        speed: null,
-        flown: false,
-      },
-      {
-        id: 'set-down',
-        name: 'Hover down to the pontoon',
-        kind: 'hover',
-        loading: 'hover-full',
-        time: 20,
-        speed: 0,
-        flown: true,
-      },
-      {
-        id: 'lift-again',
-        name: 'Lift off with the old box',
-        kind: 'hover',
-        loading: 'hover-full',
-        time: 20,
-        speed: 0,
-        flown: true,
-      },
-      {
-        id: 'change-home',
-        name: 'Change to the wing again',
-        kind: 'transition',
-        loading: 'cruise-full',
-        time: 8,
-        speed: null,
-        flown: false,
-      },
-      {
-        id: 'home',
-        name: 'Cruise home',
-        kind: 'cruise',
-        loading: 'cruise-full',
-        time: 115,
-        speed: null,
-        flown: false,
-      },
-      {
-        id: 'down',
-        name: 'Hover and land',
-        kind: 'hover',
-        loading: 'hover-full',
-        time: 30,
-        speed: 0,
-        flown: true,
-      },
-    ],
+    }),
     claims: { payload: 0.5, hoverPower: 330, topSpeed: null, flightTime: null, thrust: null, current: null },
     flight: { ...base.design.flight, lapThrottle: 0.58 },
     structure: {
       ...base.design.structure,
-      spar: { kind: 'tube', outer: 0.018, wall: 0.0012, material: 'carbon-tube' },
+      members: wingSpar({ kind: 'tube', outer: 0.018, wall: 0.0012, material: 'carbon-tube' }),
     },
     wheels: [
       { id: 'fl', name: 'Front left leg', x: 0.32, y: -0.2, z: -0.2 },
@@ -297,11 +232,13 @@ export function craneDocument(): DesignDocument {
     ],
   };
   const drawn = LAYOUT_TEMPLATES.find((t) => t.id === 'lift-cruise')!.make(d);
+  const powertrain = powertrainOf(drawn),
+    rotors = powertrain.rotors!;
   const design = balanced(
     linkParts({
       ...drawn,
-      rotors: drawn.rotors!.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })),
-      payload: { ...d.payload, x: drawn.rotors!.reduce((s, r) => s + r.x, 0) / 4 },
+      ...layOut({ ...powertrain, rotors: rotors.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })) }),
+      payload: { ...d.payload, x: rotors.reduce((s, r) => s + r.x, 0) / 4 },
       wheels: d.wheels,
       dragItems: [
         {
@@ -327,6 +264,83 @@ export function craneDocument(): DesignDocument {
     design,
     brief: {
       ...base.brief,
+      missions: [
+        ...base.brief.missions,
+        flightOf([
+          {
+            id: 'up',
+            name: 'Lift off and climb',
+            kind: 'hover',
+            state: 'hover-full',
+            time: 25,
+            speed: 0,
+            flown: true,
+          },
+          {
+            id: 'change-out',
+            name: 'Change to the wing',
+            kind: 'transition',
+            state: 'cruise-full',
+            time: 8,
+            speed: null,
+            flown: false,
+          },
+          {
+            id: 'out',
+            name: 'Cruise out',
+            kind: 'cruise',
+            state: 'cruise-full',
+            time: 115,
+            speed: null,
+            flown: false,
+          },
+          {
+            id: 'set-down',
+            name: 'Hover down to the pontoon',
+            kind: 'hover',
+            state: 'hover-full',
+            time: 20,
+            speed: 0,
+            flown: true,
+          },
+          {
+            id: 'lift-again',
+            name: 'Lift off with the old box',
+            kind: 'hover',
+            state: 'hover-full',
+            time: 20,
+            speed: 0,
+            flown: true,
+          },
+          {
+            id: 'change-home',
+            name: 'Change to the wing again',
+            kind: 'transition',
+            state: 'cruise-full',
+            time: 8,
+            speed: null,
+            flown: false,
+          },
+          {
+            id: 'home',
+            name: 'Cruise home',
+            kind: 'cruise',
+            state: 'cruise-full',
+            time: 115,
+            speed: null,
+            flown: false,
+          },
+          {
+            id: 'down',
+            name: 'Hover and land',
+            kind: 'hover',
+            state: 'hover-full',
+            time: 30,
+            speed: 0,
+            flown: true,
+          },
+        ]),
+      ],
       purpose:
         'Carry a fresh 0.5 kg gauge box 2 km over the reeds on the wing, set down on the pontoon, swap it for the full one with the motors off, and bring that home. Hover is for the ends only: it costs four times the cruise power.',
       requirements: [
@@ -371,8 +385,14 @@ export function craneDocument(): DesignDocument {
           wish: false,
         },
       ],
-      missions: [
-        { id: 'endurance', name: 'Minutes on the wing', formula: 'endurance / 60', loading: 'each' },
+      tasks: [
+        {
+          id: 'endurance',
+          name: 'Minutes on the wing',
+          mission: 'laps',
+          formula: 'endurance / 60',
+          state: 'each',
+        },
       ],
       rivals: [],
       watch: [

@@ -8,10 +8,13 @@ import {
   type DesignDocument,
   type ProjectFile,
   type TestBody,
+  powertrainOf,
+  layOut,
 } from '../design';
 import { measurementsOf, preflightFor } from '../trial';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
+import { lapsOf, wingSpar } from './laps';
 
 const DEG = Math.PI / 180;
 
@@ -62,7 +65,7 @@ export function gnatDocument(): DesignDocument {
         surface: 'boards',
         rollingFriction: 0.06,
       },
-      course: { straight: 10, straightsPerLap: 1, turnsPerLap: 1, window: 900, timedLaps: 1 },
+      missions: [lapsOf({ straight: 10, straightsPerLap: 1, turnsPerLap: 1, window: 900, timedLaps: 1 })],
       requirements: [
         {
           id: 'time',
@@ -105,12 +108,13 @@ export function gnatDocument(): DesignDocument {
           wish: false,
         },
       ],
-      missions: [
+      tasks: [
         {
           id: 'past',
           name: 'Metres past the pole',
+          mission: 'laps',
           formula: 'max(0, drift * flightTime - 70)',
-          loading: 'each',
+          state: 'each',
         },
       ],
       rivals: [
@@ -204,15 +208,15 @@ export function gnatDocument(): DesignDocument {
         item('clay', 'Trim clay', 'other', 0.08, 0.02, 0, { movable: { from: 0, to: 0.74 } }),
       ],
       payload: { name: 'Nothing', unitMass: 0, x: 0.2, z: 0, pitch: 0.01, perRow: 1, basis: 'guess' },
-      loadings: [
+      states: [
         { id: 'flight', name: 'Ready to fly, rubber in', count: 0 },
         { id: 'bare', name: 'Without rubber', count: 0, absent: ['rubber'] },
       ],
       scale: [],
       wheels: [],
       limits: { longestPiece: 0.56, printer: null, sheet: { length: 0.9, width: 0.075 } },
-      power: {
-        ...base.design.power,
+      ...layOut({
+        ...powertrainOf(base.design),
         unpowered: true,
         rubber: {
           width: 0.00192,
@@ -230,7 +234,7 @@ export function gnatDocument(): DesignDocument {
           ceiling: null,
           field: 160,
         },
-      },
+      }),
       swaps: [
         {
           id: 'g-prop-a',
@@ -254,8 +258,7 @@ export function gnatDocument(): DesignDocument {
         },
       ],
       structure: {
-        spar: { kind: 'tube', outer: 0.0018, wall: 0.0006, material: 'carbon-tube' },
-        chordPlace: 0.1,
+        members: wingSpar({ kind: 'tube', outer: 0.0018, wall: 0.0006, material: 'carbon-tube' }, 0.1),
         requiredLoadFactor: 2,
         requiredNegative: 1,
         safetyFactor: 1.5,
@@ -387,10 +390,10 @@ function flight(
       oneChange: change,
       expected: '',
       stopWhen: 'Anybody in the lane; drift over 0.8 m/s',
-      loading: 'flight',
+      state: 'flight',
       overrideReason: '',
     },
-    checklist: preflightFor(design, design.loadings[0]).map((c) => ({ ...c, done: true })),
+    checklist: preflightFor(design, design.states[0]).map((c) => ({ ...c, done: true })),
     signedBy: 'Demo flyer',
     record: emptyRecord({
       flown: true,

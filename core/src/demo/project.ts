@@ -18,7 +18,7 @@ function listFor(state: string, done: boolean): TestBody['checklist'] {
   const { design } = bitternDocument();
   return preflightFor(
     design,
-    design.loadings.find((l) => l.id === state),
+    design.states.find((l) => l.id === state),
   ).map((c) => ({ ...c, done }));
 }
 
@@ -29,7 +29,7 @@ const hops: TestBody = {
     oneChange: 'First flight of this airframe',
     expected: 'Ground run near 10 m, hands-off glide without pitching',
     stopWhen: 'Any pitch-up that full down elevator does not stop; wind above 4 m/s',
-    loading: 'ferry',
+    state: 'ferry',
     overrideReason:
       'Empty and gentle, no turns beyond 30 degrees of bank; the spar is to be changed before tubes are carried.',
   },
@@ -59,7 +59,7 @@ const laps: TestBody = {
     oneChange: 'Eight tubes in the bay',
     expected: 'About 26 s and 0.7 Wh a lap',
     stopWhen: 'Pack below 3.5 V a cell under load, or any tail-heavy pitching',
-    loading: 'tubes-8',
+    state: 'tubes-8',
     overrideReason: '',
   },
   checklist: listFor('tubes-8', false),

@@ -1,6 +1,7 @@
 /** A branch of the Bittern outside the contest: a long wing with solar cells. All figures are made up. */
 import { linkParts } from '../mass';
-import type { DesignDocument } from '../design';
+import { powertrainOf, withPowertrain, type DesignDocument } from '../design';
+import { wingSpar } from './laps';
 import { bitternDocument } from './bittern';
 
 const DEG = Math.PI / 180,
@@ -59,14 +60,13 @@ export function bitternSolarDocument(): DesignDocument {
     { id: 'edges', name: 'Edges of the cells', dragArea: 0.0006, note: 'guess' },
   ];
   d.wheels = [];
-  d.loadings = [{ id: 'aloft', name: 'On the sun', count: 0 }];
+  d.states = [{ id: 'aloft', name: 'On the sun', count: 0 }];
   d.scale = [];
   delete d.swaps;
-  delete d.phases;
   delete d.claims;
-  delete d.power.supply;
-  d.power = {
-    ...d.power,
+  const { supply: _supply, ...own } = powertrainOf(d);
+  const powertrain = {
+    ...own,
     battery: {
       series: 3,
       parallel: 2,
@@ -74,11 +74,11 @@ export function bitternSolarDocument(): DesignDocument {
       cellResistance: 0.03,
       maxC: 6,
       usable: 0.85,
-      chemistry: 'Li-ion',
+      chemistry: 'Li-ion' as const,
     },
     motor: { kv: 420 * RPM_PER_VOLT, resistance: 0.11, noLoadCurrent: 0.5, maxCurrent: 18, mass: 0.118 },
     esc: { resistance: 0.008, maxCurrent: 30 },
-    propeller: { diameter: 14 * INCH, pitch: 8 * INCH, blades: 2, family: 'folding', x: 0, z: 0 },
+    propeller: { diameter: 14 * INCH, pitch: 8 * INCH, blades: 2, family: 'folding' as const, x: 0, z: 0 },
     avionicsCurrent: 0.3,
     solar: {
       series: 22,
@@ -91,7 +91,7 @@ export function bitternSolarDocument(): DesignDocument {
         workVolts: 0.58,
         temperatureCoefficient: -0.0031,
       },
-      controller: { minVolts: 5, maxVolts: 20, efficiency: 0.95, kind: 'boost' },
+      controller: { minVolts: 5, maxVolts: 20, efficiency: 0.95, kind: 'boost' as const },
       latitude: 52.6 * DEG,
       longitude: 0.4 * DEG,
       date: '2026-06-21',
@@ -102,15 +102,16 @@ export function bitternSolarDocument(): DesignDocument {
   d.flight = { ...d.flight, turnBank: 20 * DEG, lapThrottle: 0.55, marginMin: 0.06, marginMax: 0.15 };
   d.structure = {
     ...d.structure,
-    spar: { kind: 'tube', outer: 0.016, wall: 0.001, material: 'carbon-tube' },
+    members: wingSpar({ kind: 'tube', outer: 0.016, wall: 0.001, material: 'carbon-tube' }),
     requiredLoadFactor: 3,
     requiredNegative: 1.5,
   };
   return {
     ...doc,
-    design: linkParts(d),
+    design: linkParts(withPowertrain(d, powertrain)),
     brief: {
       ...doc.brief,
+      missions: doc.brief.missions.filter((m) => m.id === 'laps'),
       purpose:
         'An evening’s question: with cells on a three-metre wing, from when to when does the sun alone carry it, and is there a night it could last?',
       requirements: [
@@ -135,7 +136,15 @@ export function bitternSolarDocument(): DesignDocument {
           wish: false,
         },
       ],
-      missions: [{ id: 'minutes', name: 'Minutes without sun', formula: 'endurance / 60', loading: 'each' }],
+      tasks: [
+        {
+          id: 'minutes',
+          name: 'Minutes without sun',
+          mission: 'laps',
+          formula: 'endurance / 60',
+          state: 'each',
+        },
+      ],
       rivals: [],
       references: [],
       watch: [

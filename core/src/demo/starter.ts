@@ -1,5 +1,6 @@
 /** A plain rectangular-wing aircraft to begin a project of one's own from. */
-import type { DesignDocument } from '../design';
+import { powertrainOf, withPowertrain, type DesignDocument } from '../design';
+import { wingSpar } from './laps';
 import { bitternDocument } from './bittern';
 
 /** The proportions of the demo without its contest: no payload, no missions, one rule. */
@@ -12,25 +13,30 @@ export function starterDocument(): DesignDocument {
   ];
   const battery = doc.design.items.find((i) => i.id === 'battery')!;
   battery.x = 0.17;
-  doc.design.structure.spar = { kind: 'tube', outer: 0.012, wall: 0.001, material: 'carbon-tube' };
+  doc.design.structure.members = wingSpar({
+    kind: 'tube',
+    outer: 0.012,
+    wall: 0.001,
+    material: 'carbon-tube',
+  });
   // the Bittern's own parts, plan and claims stay with it
   delete doc.design.swaps;
-  delete doc.design.phases;
   delete doc.design.claims;
-  delete doc.design.power.supply;
-  delete doc.design.power.wire;
-  doc.design.loadings = [
+  const { supply: _s, wire: _w, ...powertrain } = powertrainOf(doc.design);
+  doc.design.states = [
     { id: 'empty', name: 'Empty', count: 0 },
     { id: 'loaded', name: 'Loaded', count: 4 },
   ];
   doc.design.payload = { ...doc.design.payload, name: 'Payload', basis: 'guess' };
   return {
     ...doc,
+    design: withPowertrain(doc.design, powertrain),
     brief: {
       ...doc.brief,
+      missions: doc.brief.missions.filter((m) => m.id === 'laps'),
       purpose: '',
       requirements: [],
-      missions: [{ id: 'laps', name: 'Laps in the window', formula: 'laps', loading: 'each' }],
+      tasks: [{ id: 'laps', name: 'Laps in the window', mission: 'laps', formula: 'laps', state: 'each' }],
       rivals: [],
       // models to compare with are the builder's own
       references: [],

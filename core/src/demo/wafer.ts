@@ -1,6 +1,8 @@
 /** Wafer: a tailless glider cut from sheet foam, thrown so that it comes back to the thrower. All figures are made up. */
 import {
   FILE_FORMAT,
+  layOut,
+  powertrainOf,
   priorCalibration,
   SCHEMA_VERSION,
   type DesignDocument,
@@ -8,6 +10,7 @@ import {
 } from '../design';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
+import { lapsOf, wingSpar } from './laps';
 
 const DEG = Math.PI / 180;
 
@@ -34,7 +37,7 @@ export function waferDocument(): DesignDocument {
         surface: 'boards',
         rollingFriction: 0.06,
       },
-      course: { straight: 20, straightsPerLap: 1, turnsPerLap: 0, window: 30, timedLaps: 1 },
+      missions: [lapsOf({ straight: 20, straightsPerLap: 1, turnsPerLap: 0, window: 30, timedLaps: 1 })],
       requirements: [
         {
           id: 'margin',
@@ -67,12 +70,13 @@ export function waferDocument(): DesignDocument {
           wish: false,
         },
       ],
-      missions: [
+      tasks: [
         {
           id: 'return',
           name: 'Back to the feet',
+          mission: 'laps',
           formula: '30 - abs(0.76 * glideSpeed^2 - 1.5 * glideRatio)',
-          loading: 'each',
+          state: 'each',
         },
       ],
       rivals: [],
@@ -201,7 +205,7 @@ export function waferDocument(): DesignDocument {
         },
       ],
       payload: { name: 'Nothing', unitMass: 0, x: 0.08, z: 0, pitch: 0.01, perRow: 1, basis: 'guess' },
-      loadings: [
+      states: [
         { id: 'clay-front', name: 'Clay at the nose', count: 0 },
         { id: 'clay-back', name: 'Clay 6 mm back', count: 0, moved: [{ item: 'clay', x: 0.012 }] },
       ],
@@ -214,10 +218,10 @@ export function waferDocument(): DesignDocument {
         { surface: 'wing', side: 'left', y: 0.13, twist: 0.6 * DEG },
         { surface: 'wing', side: 'left', y: 0.25, twist: -1.9 * DEG },
       ],
-      power: { ...base.design.power, unpowered: true },
+      ...layOut({ ...powertrainOf(base.design), unpowered: true }),
       structure: {
         // the board itself is the spar: all of its depth is cap
-        spar: {
+        members: wingSpar({
           kind: 'box',
           height: 0.003,
           width: 0.1,
@@ -225,8 +229,7 @@ export function waferDocument(): DesignDocument {
           capMaterial: 'foam-sheet',
           web: 0.0001,
           webMaterial: 'foam-sheet',
-        },
-        chordPlace: 0.28,
+        }),
         requiredLoadFactor: 3,
         requiredNegative: 1.5,
         safetyFactor: 1.5,

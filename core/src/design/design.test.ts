@@ -6,6 +6,8 @@ import {
   SCHEMA_VERSION,
   getPath,
   listChanges,
+  movedPath,
+  powertrainOf,
   mergeThreeWay,
   priorCalibration,
   projectJsonSchema,
@@ -30,12 +32,12 @@ describe('reading documents', () => {
   it.each([
     ['design.surfaces.wing.stations.0.chord', -0.2],
     ['design.surfaces.wing.stations.0.chord', 1e9],
-    ['design.power.motor.kv', Number.NaN],
+    ['design.drives.main.motor.kv', Number.NaN],
     ['design.items.motor.x', Infinity],
     ['brief.site.temperature', 20],
-    ['design.power.battery.series', 3.5],
+    ['design.power.packs.main.series', 3.5],
     ['design.items.motor.weighed', -1],
-    ['design.loadings', []],
+    ['design.states', []],
     ['design.flight.turnBank', 2],
   ])('refuses %s = %s and says where', (path, value) =>
     expect(message(edited(path, value))).toMatch(new RegExp(path.split('.')[1])),
@@ -44,7 +46,7 @@ describe('reading documents', () => {
     expect(message(edited('design.surfaces.wing.stations.0.section', 'nowhere'))).toMatch(
       /section “nowhere”/,
     );
-    expect(message(edited('brief.missions.relay.loading', 'tubes-99'))).toMatch(/tubes-99/);
+    expect(message(edited('brief.tasks.relay.state', 'tubes-99'))).toMatch(/tubes-99/);
     const twice = bitternDocument();
     twice.design.items.push(twice.design.items[0]);
     expect(referenceProblems(twice)[0]).toMatch(/two items/);
@@ -105,42 +107,39 @@ describe('project files', () => {
 });
 
 describe('older files', () => {
-  /** Schema 1 had ten calibration factors: the propeller's torque was not one of them. */
-  const old = (doc: DesignDocument) => ({
-    ...doc,
-    schemaVersion: 1,
-    calibration: {
-      ...doc.calibration,
-      mean: doc.calibration.mean.slice(0, 10),
-      covariance: doc.calibration.covariance.slice(0, 10).map((r) => r.slice(0, 10)),
-    },
-  });
+  type Old = { schemaVersion: number; calibration: { mean: number[]; covariance: number[][] } };
+  const four = () =>
+    JSON.parse(readFileSync(new URL('../../golden/old/bittern-4.json', import.meta.url), 'utf8')) as Old;
+  /** Of schema 4 with so many calibration factors: schema 1 had ten, without the propeller's torque; schema 2 eleven. */
+  const old = (schemaVersion: number, factors: number, from: string[] = []) => {
+    const { calibration, ...doc } = four(),
+      mean = calibration.mean.slice(0, factors),
+      covariance = calibration.covariance.slice(0, factors).map((r) => r.slice(0, factors));
+    return { ...doc, schemaVersion, calibration: { mean, covariance, from } };
+  };
   it('a document of schema 1 gains the torque factor at its usual spread', () => {
-    const r = readDocument(old(bitternDocument()));
+    const r = readDocument(old(1, 10));
     expect(r.status === 'ok' && r.value).toEqual(bitternDocument());
   });
-  it('so does every version of a project file', () => {
+  it('so does every version of a project file; cards of tests say the state', () => {
     const file = bitternProject();
+    const said = (t: (typeof file.tests)[number]) => {
+      const { state, ...card } = t.body.card;
+      return { ...t, body: { ...t.body, card: { ...card, loading: state } } };
+    };
     const r = readProjectFile({
       ...file,
       schemaVersion: 1,
-      versions: file.versions.map((v) => ({ ...v, document: old(v.document) })),
+      versions: file.versions.map((v) => ({ ...v, document: old(1, 10) })),
+      tests: file.tests.map(said),
     });
-    expect(r.status === 'ok' && r.value).toEqual(file);
+    const versions = file.versions.map((v) => ({ ...v, document: bitternDocument() }));
+    expect(r.status === 'ok' && r.value).toEqual({ ...file, versions });
   });
   it('schema 2 gains the two section factors at their priors; a fitted one is marked to be fitted again', () => {
-    const two = (doc: DesignDocument, from: string[]) => ({
-      ...doc,
-      schemaVersion: 2,
-      calibration: {
-        mean: doc.calibration.mean.slice(0, 11),
-        covariance: doc.calibration.covariance.slice(0, 11).map((r) => r.slice(0, 11)),
-        from,
-      },
-    });
-    const plain = readDocument(two(bitternDocument(), []));
+    const plain = readDocument(old(2, 11));
     expect(plain.status === 'ok' && plain.value).toEqual(bitternDocument());
-    const fitted = readDocument(two(bitternDocument(), ['t1']));
+    const fitted = readDocument(old(2, 11, ['t1']));
     expect(fitted.status === 'ok' && fitted.value.calibration.refit).toBe(true);
     expect(fitted.status === 'ok' && fitted.value.calibration.from).toEqual(['t1']);
     const at = FACTORS.map((f) => f.id);
@@ -150,9 +149,69 @@ describe('older files', () => {
     ]);
   });
   it('a cut calibration is refused in a sentence, not guessed', () =>
-    expect(
-      message({ ...old(bitternDocument()), calibration: { mean: [1], covariance: [], from: [] } }),
-    ).toMatch(/calibration/));
+    expect(message({ ...old(1, 10), calibration: { mean: [1], covariance: [], from: [] } })).toMatch(
+      /calibration/,
+    ));
+  it('paths of schema 4 name what they named', () => {
+    const was = old(4, 13) as unknown as { design: { basis: Record<string, string> } };
+    for (const path of [
+      ...Object.keys(was.design.basis),
+      'power.esc.resistance',
+      'power.wire.area',
+      'power.propeller.x',
+      'structure.spar.outer',
+      'structure.chordPlace',
+      'loadings.tubes-8.count',
+    ])
+      expect(getPath(bitternDocument().design, movedPath(path)), path).toBe(getPath(was.design, path));
+  });
+});
+
+describe('calibration by the names of its factors', () => {
+  const doc = bitternDocument(),
+    { calibration } = doc;
+  const without = (id: string, from: string[] = []) => {
+    const keep = calibration.factors.flatMap((f, i) => (f === id ? [] : [i]));
+    return {
+      ...doc,
+      calibration: {
+        factors: keep.map((i) => calibration.factors[i]),
+        mean: keep.map((i) => calibration.mean[i]),
+        covariance: keep.map((i) => keep.map((j) => calibration.covariance[i][j])),
+        from,
+      },
+    };
+  };
+  it.each(calibration.factors)('%s is taken at its prior where a document does not know it', (id) => {
+    const r = readDocument(without(id));
+    expect(r.status === 'ok' && r.value).toEqual(doc);
+    const fitted = readDocument(without(id, ['t1']));
+    expect(fitted.status === 'ok' && fitted.value.calibration.refit).toBe(true);
+  });
+  it('another order is put right and asks for no new fit', () => {
+    const turned = [...calibration.factors.keys()].reverse();
+    const mean = calibration.mean.map((m, i) => m + i / 1000);
+    const r = readDocument({
+      ...doc,
+      calibration: {
+        factors: turned.map((i) => calibration.factors[i]),
+        mean: turned.map((i) => mean[i]),
+        covariance: turned.map((i) => turned.map((j) => calibration.covariance[i][j])),
+        from: ['t1'],
+      },
+    });
+    expect(r.status === 'ok' && r.value.calibration).toEqual({ ...calibration, mean, from: ['t1'] });
+  });
+  it('a factor that this program does not know is left out', () => {
+    const more = {
+      ...calibration,
+      factors: [...calibration.factors, 'luck'],
+      mean: [...calibration.mean, 1],
+      covariance: [...calibration.covariance.map((r) => [...r, 0]), [...calibration.mean.map(() => 0), 1]],
+    };
+    const r = readDocument({ ...doc, calibration: more });
+    expect(r.status === 'ok' && r.value).toEqual(doc);
+  });
 });
 
 describe('paths, merge, changes', () => {
@@ -168,10 +227,10 @@ describe('paths, merge, changes', () => {
   it('merges two edits of different places, keeps mine where both changed, tells which', () => {
     const base = bitternDocument();
     const mine = setPath(setPath(base, 'design.items.battery.x', 0.18), 'brief.site.wind', 2);
-    const theirs = setPath(setPath(base, 'design.power.motor.kv', 70), 'brief.site.wind', 4);
+    const theirs = setPath(setPath(base, 'design.drives.main.motor.kv', 70), 'brief.site.wind', 4);
     const r = mergeThreeWay<DesignDocument>(base, mine, theirs);
     expect(getPath(r.merged, 'design.items.battery.x')).toBe(0.18);
-    expect(r.merged.design.power.motor.kv).toBe(70);
+    expect(powertrainOf(r.merged.design).motor.kv).toBe(70);
     expect(r.merged.brief.site.wind).toBe(2);
     expect(r.conflicts).toEqual(['brief.site.wind']);
   });

@@ -106,6 +106,7 @@ export type Factors = Readonly<Record<FactorId, number>>;
 /** The calibration before any test: prior means, independent priors. */
 export function priorCalibration(): Calibration {
   return {
+    factors: FACTORS.map((f) => f.id),
     mean: FACTORS.map((f) => f.mean),
     covariance: FACTORS.map((f, i) => FACTORS.map((_, j) => (i === j ? f.sd * f.sd : 0))),
     from: [],

@@ -37,10 +37,10 @@ describe('fields', () => {
     ['design.surfaces.wing.stations.0.chord', 'length'],
     ['design.surfaces.wing.controls.aileron.from', 'percent'],
     ['design.power.rubber.thickness', 'rubberSize'],
-    ['design.power.wire.area', 'wireArea'],
-    ['design.power.second.battery.capacity', 'charge'],
+    ['design.drives.main.wire.area', 'wireArea'],
+    ['design.power.packs.second.capacity', 'charge'],
     ['design.sections.0.shape.thickness', 'chordPercent'],
-    ['design.structure.spar.outer', 'length'],
+    ['design.structure.members.spar.shape.outer', 'length'],
     ['brief.site.wind', 'speed'],
     ['brief.site.spread.temperature', 'temperatureStep'],
     ['calibration.mean.3', 'ratio'],
@@ -55,8 +55,8 @@ describe('fields', () => {
   });
   it('what changes between two versions has its kind', () => {
     const b = setPath(
-      setPath(bitternDocument(), 'design.structure.spar.outer', 0.012),
-      'design.power.battery.capacity',
+      setPath(bitternDocument(), 'design.structure.members.spar.shape.outer', 0.012),
+      'design.power.packs.main.capacity',
       9000,
     );
     const kinds = listChanges(bitternDocument(), b).map((c) => documentField(c.path)?.kind);

@@ -23,7 +23,7 @@ export type {
   DesignDocument,
   FactorId,
   Item,
-  Loading,
+  State,
   PartKind,
   PartLink,
   Requirement,
@@ -45,7 +45,8 @@ export {
 export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
-export { readDocument, readProjectFile, referenceProblems, sentenceOf, withoutMarks } from './read';
+export { readDocument, readProjectFile, sentenceOf, withoutMarks } from './read';
+export { referenceProblems } from './references';
 export type { ReadResult } from './read';
 export { mergeThreeWay, listChanges } from './merge';
 export type { Change, MergeResult } from './merge';
@@ -56,12 +57,32 @@ export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';
 export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
-export { PHASE_KINDS, coefficientsSchema, powerSchema } from './powerSchema';
-export type { Phase, Swap } from './powerSchema';
+export { coefficientsSchema, drivePartsSchema } from './powerSchema';
+export type { Swap } from './powerSchema';
+export type { DriveSpec, Thruster } from './driveSchema';
+export { LEG_KINDS } from './missionSchema';
+export type { Leg, Mission, Task } from './missionSchema';
+export type { Member } from './memberSchema';
+export { sparOf } from './members';
+export { courseOf, lapMission, timedLegs, timedMission } from './course';
+export type { LapCourse, TimedLeg } from './course';
+export { UP, drivesOf, layOut, powertrainOf, thrustersOf, unknownParts, withPowertrain } from './powertrain';
+export type { Arrangement, Driven, Lift, PlainPowertrain, Powertrain, Rotor } from './powertrain';
 export { upgradeDocument } from './upgrades';
+export { movedPath, upgradeTest } from './upgradeShapes';
 export { siteSpread } from './site';
 export { LEAVING, RETURNING } from './wayKinds';
 export type { Leaving, Returning } from './wayKinds';
 export * from './ways';
 export { NAMED_LISTS, standIn, usesOf, withoutEntry } from './uses';
 export type { NamedList } from './uses';
+export {
+  arranged,
+  driveFitted,
+  forwardAt,
+  withLift,
+  withSecondPack,
+  withoutLift,
+  withoutSecondPack,
+} from './driveEdits';
+export type { PathChange } from './driveEdits';

@@ -1,5 +1,5 @@
 /**
- * The parts of a design that only some layouts have: pods, lift rotors, wheels, boxes, states with something moved,
+ * The parts of a design that only some layouts have: pods, wheels, boxes, states with something moved,
  * opened or towed, the shape as it was built, what the workshop and the car can take, models to compare with.
  * All optional in the document, so that a plain aircraft stays plain.
  */
@@ -26,17 +26,6 @@ export const podSchema = z.strictObject({
   name: label,
   y: field(between(0, 10), 'length', 'out from the middle'),
   stations: bodySchema,
-});
-
-/** One lift rotor, thrust upward. */
-export const rotorSchema = z.strictObject({
-  id,
-  name: label,
-  x: field(between(-5, 10), 'length', 'from datum'),
-  y: field(between(-10, 10), 'length', 'out from the middle'),
-  z: field(between(-5, 5), 'length', 'height'),
-  diameter: field(above(3), 'length', 'diameter'),
-  /** largest thrust of one [N] */ maxThrust: field(above(5000), 'force', 'largest thrust'),
 });
 
 /** A wheel, ball or skid that touches the ground: z of the axle where a diameter is given, else of the lowest point. */

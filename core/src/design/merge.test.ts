@@ -82,11 +82,14 @@ describe('merging two edits', () => {
   it('the basis of two numbers, one changed by each', () => {
     const of = (basis: DesignDocument['design']['basis']) => ({ ...base, design: { ...base.design, basis } });
     const { merged } = mergeThreeWay(
-      of({ 'power.motor.kv': 'claimed' }),
-      of({ 'power.motor.kv': 'measured' }),
-      of({ 'power.motor.kv': 'claimed', 'power.battery.mass': 'weighed' }),
+      of({ 'drives.main.motor.kv': 'claimed' }),
+      of({ 'drives.main.motor.kv': 'measured' }),
+      of({ 'drives.main.motor.kv': 'claimed', 'power.packs.main.mass': 'weighed' }),
     );
-    expect(merged.design.basis).toEqual({ 'power.motor.kv': 'measured', 'power.battery.mass': 'weighed' });
+    expect(merged.design.basis).toEqual({
+      'drives.main.motor.kv': 'measured',
+      'power.packs.main.mass': 'weighed',
+    });
   });
   it('their new order of a list survives where I only changed a value in it', () => {
     const items = base.design.items;

@@ -1,7 +1,6 @@
 /**
- * What turns the propeller, and what else a power system may have: a second pack, wire, gear, lift motors, a ducted
- * fan, a rubber motor, solar cells, the feed of the radio; the swap set; the phases of a flight. Everything past the
- * plain pack, controller, motor and propeller is optional. SI and radians.
+ * The parts of a power system: pack, controller, motor, propeller, ducted fan, rubber motor, solar cells, the feed of the
+ * radio; the swap set. How they are put together is said by the drives. SI and radians.
  */
 import { z } from 'zod';
 import { field } from './fields';
@@ -32,6 +31,12 @@ export const packSchema = z.strictObject({
     'percent',
     'capacity gone',
   ).optional(),
+});
+
+/** From pack to controller: one way [m], copper area [m2]. */
+export const wireSchema = z.strictObject({
+  length: field(between(0, 20), 'length', 'length, one way'),
+  area: field(above(1e-3), 'wireArea', 'copper area'),
 });
 
 export const escSchema = z.strictObject({
@@ -225,36 +230,28 @@ export const supplySchema = z
   )
   .max(40);
 
-export const arrangementSchema = z.strictObject({
-  count: field(z.int().min(1).max(8), 'count', 'motors'),
-  kind: z.enum(['apart', 'counter-rotating']),
-  /** the shafts tilt upward for hover */ tilt: z.boolean(),
-});
-export const liftSchema = z.strictObject({
-  motor: motorSchema,
-  esc: escSchema,
-  propeller: bladesOnly,
-  /** how the throttle stick acts */ law: z.enum(['duty', 'thrust']),
-});
-
-export const powerSchema = z.strictObject({
-  /** no electric motor is fitted (a glider, or rubber) and the electric part is asleep */ unpowered: z
-    .boolean()
-    .optional(),
+/** One drive by itself, as it is bolted to a stand; what else a design holds is passed over. */
+export const drivePartsSchema = z.object({
   battery: packSchema,
   second: z.strictObject({ joined: z.enum(['parallel', 'series']), battery: packSchema }).optional(),
-  /** from pack to controller: one way [m], copper area [m2] */ wire: z
-    .strictObject({
-      length: field(between(0, 20), 'length', 'length, one way'),
-      area: field(above(1e-3), 'wireArea', 'copper area'),
-    })
-    .optional(),
+  wire: wireSchema.optional(),
   esc: escSchema,
   motor: motorSchema,
   propeller: propellerSchema,
-  arrangement: arrangementSchema.optional(),
   fan: fanSchema.optional(),
-  lift: liftSchema.optional(),
+  arrangement: z
+    .strictObject({
+      count: z.int().min(1).max(24),
+      kind: z.enum(['apart', 'counter-rotating']),
+      tilt: z.boolean(),
+    })
+    .optional(),
+  avionicsCurrent: field(between(0, 50), 'current', 'avionics'),
+});
+
+/** What energy there is, and what draws it beside the drives. */
+export const powerSchema = z.strictObject({
+  packs: z.array(packSchema.extend({ id, name: label })).max(6),
   rubber: rubberSchema.optional(),
   solar: solarSchema.optional(),
   supply: supplySchema.optional(),
@@ -284,35 +281,6 @@ export const swapsSchema = z
   )
   .max(40);
 export type Swap = z.infer<typeof swapsSchema>[number];
-
-export const PHASE_KINDS = [
-  'ground',
-  'climb',
-  'cruise',
-  'glide',
-  'hover',
-  'transition',
-  'tow',
-  'drop',
-] as const;
-export const phasesSchema = z
-  .array(
-    z.strictObject({
-      id,
-      name: label,
-      kind: z.enum(PHASE_KINDS),
-      loading: id,
-      /** [s] */ time: field(between(0, 36000), 'time', 'time'),
-      /** [m/s]; the loading's own speed for this kind when null */ speed: field(
-        between(0, 100),
-        'speed',
-        'speed',
-      ).nullable(),
-      /** this mode has been flown on this aircraft */ flown: z.boolean(),
-    }),
-  )
-  .max(30);
-export type Phase = z.infer<typeof phasesSchema>[number];
 
 /** What a maker or a plan claims, to be held against the others. */
 export const claimsSchema = z.strictObject({

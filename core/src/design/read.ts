@@ -1,9 +1,9 @@
 /**
  * Parse once at the edge: unknown JSON becomes a core type or one clear sentence.
- * Also checks what a schema cannot: references between parts of the document.
  */
 import type { z } from 'zod';
 import { FILE_FORMAT, projectFileSchema, type ProjectFile } from './project';
+import { referenceProblems } from './references';
 import { SCHEMA_VERSION, documentSchema, type DesignDocument } from './schema';
 import { upgradeDocument, upgradeProjectFile } from './upgrades';
 
@@ -63,78 +63,6 @@ export function sentenceOf(error: z.ZodError): string {
     ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ')
     : 'the document';
   return `${place}: ${plainIssue(issue)}.`;
-}
-
-/** Ids that are referred to but not defined, or defined twice; empty when all is well. */
-export function referenceProblems(doc: DesignDocument): string[] {
-  const d = doc.design;
-  const out: string[] = [];
-  const distinct = (what: string, ids: string[]) => {
-    const twice = ids.find((v, i) => ids.indexOf(v) !== i);
-    if (twice) out.push(`two ${what} share the id “${twice}”`);
-    return new Set(ids);
-  };
-  const sections = distinct(
-    'sections',
-    d.sections.map((s) => s.id),
-  );
-  const surfaces = distinct(
-    'surfaces',
-    d.surfaces.map((s) => s.id),
-  );
-  const loadings = distinct(
-    'loadings',
-    d.loadings.map((s) => s.id),
-  );
-  distinct(
-    'requirements',
-    doc.brief.requirements.map((s) => s.id),
-  );
-  for (const s of d.surfaces)
-    for (const st of s.stations)
-      if (!sections.has(st.section))
-        out.push(`surface “${s.name}” names a section “${st.section}” that does not exist`);
-  for (const i of d.items)
-    if (i.planned.kind === 'areal' && !surfaces.has(i.planned.surface))
-      out.push(`item “${i.name}” names a surface “${i.planned.surface}” that does not exist`);
-  const items = distinct(
-    'items',
-    d.items.map((s) => s.id),
-  );
-  for (const i of d.items)
-    if (i.planned.kind === 'made' && i.planned.part !== 'body' && !surfaces.has(i.planned.part))
-      out.push(`item “${i.name}” is made as “${i.planned.part}”, which is neither a surface nor the body`);
-  for (const i of d.items)
-    if (i.planned.kind === 'part' && !i.part)
-      out.push(`item “${i.name}” follows a part, but does not say which`);
-  for (const l of d.loadings)
-    for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])])
-      if (!items.has(k)) out.push(`state “${l.name}” names an item “${k}” that does not exist`);
-  for (const b of [...(d.built ?? []), ...(d.halves ?? [])])
-    if (!surfaces.has(b.surface))
-      out.push(`a measured shape names a surface “${b.surface}” that does not exist`);
-  for (const p of d.phases ?? [])
-    if (!loadings.has(p.loading))
-      out.push(`phase “${p.name}” names a state “${p.loading}” that does not exist`);
-  distinct(
-    'parts of the swap set',
-    (d.swaps ?? []).map((s) => s.id),
-  );
-  const feeds = distinct(
-    'parts of the supply',
-    (d.power.supply ?? []).map((s) => s.id),
-  );
-  for (const p of d.power.supply ?? [])
-    for (const f of p.feeds)
-      if (!feeds.has(f)) out.push(`“${p.name}” is fed by “${f}”, which does not exist`);
-  for (const m of doc.brief.missions)
-    if (m.loading !== 'each' && !loadings.has(m.loading))
-      out.push(`mission “${m.name}” names a state “${m.loading}” that does not exist`);
-  for (const s of d.scale)
-    if (!loadings.has(s.loading)) out.push(`a weighing names a state “${s.loading}” that does not exist`);
-  if (d.surfaces.filter((s) => s.role === 'wing').length !== 1)
-    out.push('there must be exactly one surface with the role wing');
-  return out;
 }
 
 const newer = (what: string, version: number) =>

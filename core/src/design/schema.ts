@@ -14,14 +14,16 @@ import {
   limitsSchema,
   podSchema,
   referenceSchema,
-  rotorSchema,
   stateFields,
   wheelSchema,
 } from './layoutSchema';
-import { claimsSchema, phasesSchema, powerSchema, swapsSchema } from './powerSchema';
+import { memberSchema } from './memberSchema';
+import { driveSchema, thrusterSchema } from './driveSchema';
+import { missionSchema, taskSchema } from './missionSchema';
+import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -56,7 +58,7 @@ export const requirementSchema = z
   .strictObject({
     id,
     quantity: z.string().min(1).max(60),
-    /** a loading id, or 'all' for every loading */
+    /** a state's id, or 'all' for every state */
     state: z.string().min(1).max(60),
     op: z.enum(['atLeast', 'atMost', 'between']),
     min: field(finite, 'ratio', 'at least').nullable(),
@@ -71,15 +73,6 @@ export const requirementSchema = z
   )
   .refine((r) => r.op !== 'between' || r.min! <= r.max!, 'the lower limit is above the upper one');
 
-const missionSchema = z.strictObject({
-  id,
-  name: label,
-  /** expression over the names of `score/names.ts` */
-  formula: z.string().max(500),
-  /** a loading id, or 'each' when the loading is the free choice */
-  loading: z.string().min(1).max(60),
-});
-
 const rivalSchema = z.strictObject({
   name: id,
   low: field(finite, 'ratio', 'low'),
@@ -91,19 +84,9 @@ const rivalSchema = z.strictObject({
 export const briefSchema = z.strictObject({
   purpose: longText,
   site: siteSchema,
-  course: z.strictObject({
-    /** length of one straight [m] */ straight: field(above(5000), 'distance', 'straight'),
-    /** straights per lap */ straightsPerLap: field(z.int().min(1).max(12), 'count', 'straights a lap'),
-    /** half turns (180 degrees) per lap */ turnsPerLap: field(
-      z.int().min(0).max(24),
-      'count',
-      'half turns a lap',
-    ),
-    /** [s] */ window: field(above(36000), 'time', 'window'),
-    /** laps of the ferry or timed task */ timedLaps: field(z.int().min(1).max(500), 'count', 'timed laps'),
-  }),
   requirements: z.array(requirementSchema).max(60),
-  missions: z.array(missionSchema).max(12),
+  /** what is flown */ missions: z.array(missionSchema).max(12),
+  /** what is scored */ tasks: z.array(taskSchema).max(12),
   rivals: z.array(rivalSchema).max(20),
   /** the quantities of the ledger strip, `quantity@state` */
   watch: z.array(z.string().max(130)).max(8),
@@ -376,13 +359,13 @@ export const itemSchema = z.strictObject({
 });
 export type Item = z.infer<typeof itemSchema>;
 
-const loadingSchema = z.strictObject({
+const stateSchema = z.strictObject({
   id,
   name: label,
   count: field(z.int().min(0).max(500), 'count', 'units carried'),
   ...stateFields,
 });
-export type Loading = z.infer<typeof loadingSchema>;
+export type State = z.infer<typeof stateSchema>;
 
 export const designSchema = z.strictObject({
   sections: z.array(sectionSchema).min(1).max(40),
@@ -390,7 +373,6 @@ export const designSchema = z.strictObject({
   surfaces: z.array(surfaceSchema).min(1).max(8),
   body: bodySchema,
   pods: z.array(podSchema).max(8).optional(),
-  rotors: z.array(rotorSchema).max(16).optional(),
   wheels: z.array(wheelSchema).max(8).optional(),
   built: z.array(builtSchema).max(60).optional(),
   halves: z.array(halfMassSchema).max(8).optional(),
@@ -417,13 +399,13 @@ export const designSchema = z.strictObject({
     perRow: field(z.int().min(1).max(20), 'count', 'in a row'),
     basis: basisSchema,
   }),
-  loadings: z.array(loadingSchema).min(1).max(40),
+  states: z.array(stateSchema).min(1).max(40),
   /** the whole aircraft on the scale, as built */
   scale: z
     .array(
       z.strictObject({
         id,
-        loading: id,
+        state: id,
         mass: field(above(500), 'allUpMass', 'all-up mass'),
         cgX: field(between(-20, 20), 'length', 'CG from datum').nullable(),
         note: label,
@@ -442,32 +424,12 @@ export const designSchema = z.strictObject({
     )
     .max(40),
   power: powerSchema,
+  drives: z.array(driveSchema).max(8),
+  thrusters: z.array(thrusterSchema).max(24),
   swaps: swapsSchema.optional(),
-  phases: phasesSchema.optional(),
   claims: claimsSchema.optional(),
   structure: z.strictObject({
-    spar: z.discriminatedUnion('kind', [
-      z.strictObject({
-        kind: z.literal('tube'),
-        outer: field(above(0.5), 'length', 'outer diameter'),
-        wall: field(above(0.1), 'length', 'wall'),
-        material: id,
-      }),
-      z.strictObject({
-        kind: z.literal('box'),
-        height: field(above(0.5), 'length', 'depth'),
-        width: field(above(0.5), 'length', 'width'),
-        cap: field(above(0.1), 'length', 'cap thickness'),
-        capMaterial: id,
-        web: field(above(0.1), 'length', 'web thickness'),
-        webMaterial: id,
-      }),
-    ]),
-    /** place of the spar as a fraction of the chord */ chordPlace: field(
-      between(0.05, 0.8),
-      'percent',
-      'place on the chord',
-    ),
+    members: z.array(memberSchema).max(40),
     requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked'),
     requiredNegative: field(between(0, 20), 'loadFactor', 'downward load factor asked'),
     /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor'),
@@ -504,7 +466,7 @@ export const designSchema = z.strictObject({
 export type Design = z.infer<typeof designSchema>;
 
 // ---- calibration -------------------------------------------------------------------------------
-/** Fixed order of the calibration vector; covariance rows follow it. */
+/** The factors of this program, in the order in which it computes with them. */
 export const FACTOR_IDS = [
   'dragArea',
   'induced',
@@ -523,6 +485,8 @@ export const FACTOR_IDS = [
 export type FactorId = (typeof FACTOR_IDS)[number];
 
 export const calibrationSchema = z.strictObject({
+  /** names of what follows; a document is brought to the factors of this program when it is read */
+  factors: z.array(id).length(FACTOR_IDS.length),
   mean: z.array(field(finite, 'ratio', 'factor')).length(FACTOR_IDS.length),
   covariance: z
     .array(z.array(field(finite, 'ratio', 'covariance')).length(FACTOR_IDS.length))

@@ -97,7 +97,7 @@ export const testBodySchema = z.strictObject({
     oneChange: text,
     expected: text,
     stopWhen: text,
-    loading: z.string().min(1).max(60),
+    /** a state's id */ state: z.string().min(1).max(60),
     /** written reason for flying outside the stop line */
     overrideReason: text,
   }),

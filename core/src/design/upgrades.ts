@@ -3,6 +3,8 @@
  * A new step comes with a fixture of the old form beside the tests.
  */
 import { FACTORS } from './factors';
+import { withPresentFactors } from './presentFactors';
+import { upgradeTest, withDrivesAndMissions } from './upgradeShapes';
 
 type Raw = Record<string, unknown>;
 const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
@@ -126,12 +128,16 @@ const onVersions =
     versions: Array.isArray(file.versions)
       ? (file.versions as unknown[]).map((v) => (isRaw(v) ? { ...v, document: step(v.document) } : v))
       : file.versions,
+    tests: Array.isArray(file.tests)
+      ? (file.tests as unknown[]).map((t) => (isRaw(t) ? { ...t, body: upgradeTest(t.body) } : t))
+      : file.tests,
   });
 
 const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
   1: withTorqueFactor,
   2: withSectionFactors,
   3: withParts,
+  4: withDrivesAndMissions,
 };
 
 const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(
@@ -142,7 +148,13 @@ const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(
 export function upgradeProjectFile(data: object, version: number): Raw {
   let file: Raw = { ...data };
   for (let v = version; STEPS[v]; v++) file = STEPS[v](file);
-  return file;
+  return onVersions(Math.max(version, Number(file.schemaVersion)), presentCalibration)(file);
+}
+
+function presentCalibration(document: unknown): unknown {
+  if (!isRaw(document)) return document;
+  const calibration = withPresentFactors(document.calibration);
+  return calibration === document.calibration ? document : { ...document, calibration };
 }
 
 /** The same for one document on its own. What is not of the form of its age comes back as far as it could be brought. */
@@ -152,7 +164,7 @@ export function upgradeDocument(data: unknown): unknown {
     const step = DOCUMENT_STEPS[document.schemaVersion as number];
     const next = step?.(document);
     // a step that finds nothing to work on leaves the version as it was: going on would never end
-    if (!isRaw(next) || next.schemaVersion === document.schemaVersion) return document;
+    if (!isRaw(next) || next.schemaVersion === document.schemaVersion) return presentCalibration(document);
     document = next;
   }
   return document;

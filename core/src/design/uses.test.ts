@@ -7,15 +7,15 @@ const doc = bitternDocument();
 
 describe('who names it', () => {
   it('a state: strip, missions, phases, by their names', () => {
-    const said = usesOf(doc, 'loadings', 'tubes-8').join('; ');
+    const said = usesOf(doc, 'states', 'tubes-8').join('; ');
     expect(said).toMatch(/7 numbers of the strip/);
-    expect(said).toMatch(/phases .*“Laps”/);
-    expect(usesOf(doc, 'loadings', 'tubes-5')).toEqual([]);
+    expect(said).toMatch(/legs .*“Laps”/);
+    expect(usesOf(doc, 'states', 'tubes-5')).toEqual([]);
   });
   it('a requirement by its rule', () => {
     const d = structuredClone(doc);
     d.brief.requirements[0] = { ...d.brief.requirements[0], state: 'tubes-5', rule: 'Rule 7' };
-    expect(usesOf(d, 'loadings', 'tubes-5')).toEqual(['the requirement “Rule 7”']);
+    expect(usesOf(d, 'states', 'tubes-5')).toEqual(['the requirement “Rule 7”']);
   });
   it('an item by the states that move it or leave it behind', () => {
     expect(usesOf(gnatDocument(), 'items', 'rubber')).toEqual(['the state “Without rubber”']);
@@ -57,25 +57,25 @@ describe.each([
 
 describe('the mend', () => {
   it('those who named a state name its neighbour, and a number stands once in the strip', () => {
-    const next = withoutEntry(doc, 'loadings', 'tubes-8')!;
-    expect(standIn(doc, 'loadings', 'tubes-8')).toBe(next.brief.watch[0].split('@')[1]);
+    const next = withoutEntry(doc, 'states', 'tubes-8')!;
+    expect(standIn(doc, 'states', 'tubes-8')).toBe(next.brief.watch[0].split('@')[1]);
     expect(next.brief.watch).toHaveLength(doc.brief.watch.length);
     const twice = {
       ...doc,
-      brief: { ...doc.brief, watch: ['mass@tubes-8', `mass@${standIn(doc, 'loadings', 'tubes-8')}`] },
+      brief: { ...doc.brief, watch: ['mass@tubes-8', `mass@${standIn(doc, 'states', 'tubes-8')}`] },
     };
-    expect(withoutEntry(twice, 'loadings', 'tubes-8')!.brief.watch).toHaveLength(1);
+    expect(withoutEntry(twice, 'states', 'tubes-8')!.brief.watch).toHaveLength(1);
   });
   it('weighings of a state that is gone go with it; they say nothing of another', () => {
     const d = {
       ...doc,
-      design: { ...doc.design, scale: [{ id: 'w', loading: 'tubes-8', mass: 2.6, cgX: null, note: '' }] },
+      design: { ...doc.design, scale: [{ id: 'w', state: 'tubes-8', mass: 2.6, cgX: null, note: '' }] },
     };
-    expect(withoutEntry(d, 'loadings', 'tubes-8')!.design.scale).toEqual([]);
-    expect(withoutEntry(d, 'loadings', 'tubes-5')!.design.scale).toHaveLength(1);
+    expect(withoutEntry(d, 'states', 'tubes-8')!.design.scale).toEqual([]);
+    expect(withoutEntry(d, 'states', 'tubes-5')!.design.scale).toHaveLength(1);
   });
   it('the last of a list is not taken', () => {
-    const one = { ...doc, design: { ...doc.design, loadings: [doc.design.loadings[0]] } };
-    expect(withoutEntry(one, 'loadings', doc.design.loadings[0].id)).toBeNull();
+    const one = { ...doc, design: { ...doc.design, states: [doc.design.states[0]] } };
+    expect(withoutEntry(one, 'states', doc.design.states[0].id)).toBeNull();
   });
 });

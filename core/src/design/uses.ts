@@ -1,7 +1,7 @@
 /** Who names an entry of a list, so that nothing is taken away under somebody's feet, and how those are mended. */
 import type { DesignDocument } from './schema';
 
-export const NAMED_LISTS = ['loadings', 'items', 'surfaces', 'sections'] as const;
+export const NAMED_LISTS = ['states', 'items', 'surfaces', 'sections'] as const;
 export type NamedList = (typeof NAMED_LISTS)[number];
 
 type Doc = DesignDocument;
@@ -23,19 +23,22 @@ function usesOfState({ brief, design }: Doc, id: string): string[] {
       brief.requirements.filter((r) => r.state === id).map((r) => r.rule || r.quantity),
     ),
     ...group(
-      'the mission',
-      'the missions',
-      brief.missions.filter((m) => m.loading === id).map((m) => m.name),
+      'the task',
+      'the tasks',
+      brief.tasks.filter((t) => t.state === id).map((t) => t.name),
     ),
     ...group(
-      'the phase',
-      'the phases',
-      (design.phases ?? []).filter((p) => p.loading === id).map((p) => p.name),
+      'the leg',
+      'the legs',
+      brief.missions
+        .flatMap((m) => m.rounds.flatMap((r) => r.legs))
+        .filter((l) => l.state === id)
+        .map((l) => l.name),
     ),
     ...group(
       'the weighing',
       'the weighings',
-      design.scale.filter((s) => s.loading === id).map((s) => s.note || s.id),
+      design.scale.filter((s) => s.state === id).map((s) => s.note || s.id),
     ),
   ];
 }
@@ -44,7 +47,7 @@ function usesOfItem({ design }: Doc, id: string): string[] {
   return group(
     'the state',
     'the states',
-    design.loadings
+    design.states
       .filter((l) => l.absent?.includes(id) || l.moved?.some((m) => m.item === id))
       .map((l) => l.name),
   );
@@ -57,6 +60,7 @@ function usesOfSurface({ design }: Doc, id: string): string[] {
       (i.planned.kind === 'made' && i.planned.part === id) ||
       i.part?.of === id,
   );
+  const members = design.structure.members.filter((m) => m.surface === id).map((m) => m.name);
   const measured = [...(design.built ?? []), ...(design.halves ?? [])].some((b) => b.surface === id);
   return [
     ...group(
@@ -64,6 +68,7 @@ function usesOfSurface({ design }: Doc, id: string): string[] {
       'the lines of the mass list',
       made.map((i) => i.name),
     ),
+    ...group('the member', 'the members', members),
     ...(measured ? ['measurements of the finished part'] : []),
   ];
 }
@@ -79,7 +84,7 @@ function usesOfSection({ design }: Doc, id: string): string[] {
 /** Who names an entry, in words; empty when nobody does and it may simply go. */
 export function usesOf(doc: Doc, of: NamedList, id: string): string[] {
   switch (of) {
-    case 'loadings':
+    case 'states':
       return usesOfState(doc, id);
     case 'items':
       return usesOfItem(doc, id);
@@ -110,25 +115,31 @@ function withoutState(doc: Doc, id: string, instead: string): Doc {
       ...brief,
       watch: [...new Set(watch)],
       requirements: brief.requirements.map((r) => ({ ...r, state: other(r.state) })),
-      missions: brief.missions.map((m) => ({ ...m, loading: other(m.loading) })),
+      tasks: brief.tasks.map((t) => ({ ...t, state: other(t.state) })),
+      missions: brief.missions.map((m) => ({
+        ...m,
+        rounds: m.rounds.map((r) => ({
+          ...r,
+          legs: r.legs.map((l) => ({ ...l, state: l.state && other(l.state) })),
+        })),
+      })),
     },
     design: {
       ...design,
-      loadings: dropped(design.loadings, id),
+      states: dropped(design.states, id),
       // a weighing of a state that is gone says nothing of another
-      scale: design.scale.filter((s) => s.loading !== id),
-      ...(design.phases ? { phases: design.phases.map((p) => ({ ...p, loading: other(p.loading) })) } : {}),
+      scale: design.scale.filter((s) => s.state !== id),
     },
   };
 }
 
 function withoutItem(doc: Doc, id: string): Doc {
-  const loadings = doc.design.loadings.map((l) => ({
+  const states = doc.design.states.map((l) => ({
     ...l,
     ...(l.absent ? { absent: l.absent.filter((a) => a !== id) } : {}),
     ...(l.moved ? { moved: l.moved.filter((m) => m.item !== id) } : {}),
   }));
-  return { ...doc, design: { ...doc.design, loadings, items: dropped(doc.design.items, id) } };
+  return { ...doc, design: { ...doc.design, states, items: dropped(doc.design.items, id) } };
 }
 
 function withoutSurface(doc: Doc, id: string): Doc {
@@ -145,6 +156,10 @@ function withoutSurface(doc: Doc, id: string): Doc {
           !(i.planned.kind === 'made' && i.planned.part === id) &&
           i.part?.of !== id,
       ),
+      structure: {
+        ...design.structure,
+        members: design.structure.members.filter((m) => m.surface !== id),
+      },
       ...(design.built ? { built: design.built.filter((b) => b.surface !== id) } : {}),
       ...(design.halves ? { halves: design.halves.filter((h) => h.surface !== id) } : {}),
     },
@@ -168,5 +183,5 @@ export function withoutEntry(doc: Doc, of: NamedList, id: string): Doc | null {
   const instead = standIn(doc, of, id);
   if (instead === null) return null;
   if (of === 'surfaces') return withoutSurface(doc, id);
-  return of === 'loadings' ? withoutState(doc, id, instead) : withoutSection(doc, id, instead);
+  return of === 'states' ? withoutState(doc, id, instead) : withoutSection(doc, id, instead);
 }

@@ -2,7 +2,8 @@
  * How a state leaves and comes back. It is judged by that alone: a strip is asked of what runs along it, a margin of what
  * flies on its wing, lift thrust of what hovers.
  */
-import type { Design, Loading } from './schema';
+import { powertrainOf } from './powertrain';
+import type { Design, State } from './schema';
 import type { Leaving, Returning } from './wayKinds';
 
 export const LEAVING_WORDS: Readonly<Record<Leaving, string>> = {
@@ -25,25 +26,28 @@ export const RETURNING_WORDS: Readonly<Record<Returning, string>> = {
   spot: 'a glide to a spot',
 };
 
-type Ways = Pick<Design, 'power' | 'wheels'>;
-const lifts = (d: Ways) => d.power.lift !== undefined || d.power.arrangement?.tilt === true;
+type Ways = Pick<Design, 'power' | 'drives' | 'thrusters' | 'wheels'>;
+function lifts(d: Ways): boolean {
+  const { lift, arrangement } = powertrainOf(d);
+  return lift !== undefined || arrangement?.tilt === true;
+}
 
 /** How a state leaves: as it says, else as such an aircraft usually does. */
-export function leavingOf(design: Ways, state: Pick<Loading, 'leaving' | 'hover'>): Leaving {
+export function leavingOf(design: Ways, state: Pick<State, 'leaving' | 'hover'>): Leaving {
   if (state.leaving) return state.leaving;
   if (state.hover || lifts(design)) return 'hover';
-  return design.power.unpowered ? 'hand' : 'run';
+  return powertrainOf(design).unpowered ? 'hand' : 'run';
 }
 
 /** How a state comes back: as it says, else as such an aircraft usually does. */
-export function returningOf(design: Ways, state: Pick<Loading, 'returning' | 'hover'>): Returning {
+export function returningOf(design: Ways, state: Pick<State, 'returning' | 'hover'>): Returning {
   if (state.returning) return state.returning;
   if (state.hover || lifts(design)) return 'hover';
-  return design.power.unpowered ? 'belly' : 'run';
+  return powertrainOf(design).unpowered ? 'belly' : 'run';
 }
 
 /** Whether the strip must be long enough for it. */
-export function runsAlongStrip(design: Ways, state: Pick<Loading, 'leaving' | 'hover'>): boolean {
+export function runsAlongStrip(design: Ways, state: Pick<State, 'leaving' | 'hover'>): boolean {
   const way = leavingOf(design, state);
   return way === 'run' || way === 'dolly';
 }
@@ -51,7 +55,7 @@ export function runsAlongStrip(design: Ways, state: Pick<Loading, 'leaving' | 'h
 /** States that leave or come back on rotors the aircraft does not have. */
 export function withoutRotors(design: Design): { name: string; id: string; way: 'leaves' | 'comes back' }[] {
   if (lifts(design)) return [];
-  return design.loadings.flatMap((l) => [
+  return design.states.flatMap((l) => [
     ...(leavingOf(design, l) === 'hover' ? [{ name: l.name, id: l.id, way: 'leaves' as const }] : []),
     ...(returningOf(design, l) === 'hover' ? [{ name: l.name, id: l.id, way: 'comes back' as const }] : []),
   ]);
@@ -62,6 +66,6 @@ export const LEAST_LIFT = 1.5,
   WANTED_LIFT = 2;
 
 /** Whether a state hangs on its rotors: neither margin nor stall, spar or strip are asked of it. */
-export function hovers(state: Pick<Loading, 'hover'>): boolean {
+export function hovers(state: Pick<State, 'hover'>): boolean {
   return state.hover === true;
 }

@@ -117,7 +117,11 @@ describe('sentences (the reader’s library spoke here before: “Invalid input:
     ],
     ['a short name', (d) => (d.design.sections[0].shape.digits = '24'), /digits: must be four digits\.$/],
     ['not a list', (d) => (d.design.items = 3), /items: must be a list\.$/],
-    ['not whole', (d) => (d.brief.course.turnsPerLap = 1.5), /turnsPerLap: must be a whole number\.$/],
+    [
+      'not whole',
+      (d) => (d.brief.missions[0].rounds[0].legs[1].count = 1.5),
+      /count: must be a whole number\.$/,
+    ],
   ] as [string, Edit, RegExp][])('%s', (_what, edit, re) => expect(said(edit)).toMatch(re));
 });
 

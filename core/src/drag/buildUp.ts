@@ -3,7 +3,7 @@
  * Body form factor: Hoerner, Fluid-Dynamic Drag,
  * 6-28. Interference 5 % of the sum (common practice, no source).
  */
-import type { Design, Loading } from '../design';
+import type { Design, State } from '../design';
 import { allBodies, bodyFacts, planformOf } from '../surface';
 import { plateFriction } from './friction';
 import { outsideDragArea } from './outside';
@@ -25,7 +25,7 @@ export function parasiteItems(
   design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'dragItems' | 'wheels'>,
   speed: number,
   kinematic: number,
-  state?: Pick<Loading, 'addedDrag' | 'towed'>,
+  state?: Pick<State, 'addedDrag' | 'towed'>,
 ): DragItem[] {
   const items: DragItem[] = allBodies(design).map((b, i) => {
     const body = bodyFacts(b.stations),

@@ -6,7 +6,7 @@
  */
 import { parasiteItems } from '../drag';
 import type { Air } from '../air';
-import type { Factors, Loading } from '../design';
+import type { Factors, State } from '../design';
 import { bracketIndex, clamp, interpolateLinear } from '../numeric';
 import { profileDrag, type PolarSet } from '../section';
 import { inducedDrag, solveTrim, type LatticeSolution, type LinearAero } from '../surface';
@@ -142,7 +142,7 @@ export function parasiteAreas(
   design: Parameters<typeof parasiteItems>[0],
   air: Air,
   nodes: readonly number[],
-  state?: Pick<Loading, 'addedDrag' | 'towed'>,
+  state?: Pick<State, 'addedDrag' | 'towed'>,
 ): number[] {
   return nodes.map((v) =>
     parasiteItems(design, v, air.viscosity / air.density, state).reduce((s, item) => s + item.area, 0),
@@ -157,7 +157,7 @@ export function buildDragTable(
   polars: ReadonlyMap<string, PolarSet>,
   air: Air,
   nodes: readonly number[],
-  state?: Pick<Loading, 'addedDrag' | 'towed'>,
+  state?: Pick<State, 'addedDrag' | 'towed'>,
 ): DragTable {
   return {
     profile: profileTable(aero.sol, polars, air, nodes),

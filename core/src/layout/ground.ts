@@ -3,7 +3,7 @@
  * Definitions: Raymer, Aircraft Design, ch. 11 (from memory): overturn angle under 63 degrees; with a nose wheel the
  * CG 15 degrees ahead of the main wheels or more, with a tail wheel 16 to 25 degrees behind them.
  */
-import type { Design } from '../design';
+import { powertrainOf, type Design } from '../design';
 import { placeOf, stationAt } from '../surface';
 
 type Wheel = NonNullable<Design['wheels']>[number];
@@ -39,7 +39,7 @@ export function groundGeometry(design: Design, cg: { x: number; z: number }): Gr
     .sort((a, b) => Math.abs(b.x - main.x) - Math.abs(a.x - main.x))[0];
   const kind = !end ? 'skid' : end.x > main.x ? 'tail wheel' : 'nose wheel';
   const h = cg.z - main.z;
-  const p = design.power.propeller;
+  const p = powertrainOf(design).propeller;
   let overturn = Math.atan2(h, track),
     endLoad = 0;
   if (end) {
@@ -74,7 +74,7 @@ export function groundGeometry(design: Design, cg: { x: number; z: number }): Gr
   return {
     ground: Math.min(...wheels.map((w) => w.z)),
     kind,
-    propellerClearance: design.power.unpowered ? null : p.z - p.diameter / 2 - main.z,
+    propellerClearance: powertrainOf(design).unpowered ? null : p.z - p.diameter / 2 - main.z,
     track: 2 * track,
     overturn,
     tipBack: Math.atan2(kind === 'tail wheel' ? cg.x - main.x : main.x - cg.x, h),

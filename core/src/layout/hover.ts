@@ -1,6 +1,6 @@
 /** Share of the weight on each lift rotor, from where the CG lies among them. */
 import { G0 } from '../air';
-import type { Design } from '../design';
+import { powertrainOf, type Design, type Powertrain } from '../design';
 
 export interface HoverShare {
   rotors: {
@@ -21,7 +21,7 @@ export interface HoverShare {
 
 /** Least-squares thrusts that balance weight and both moments: the mixer's own answer when all rotors are alike. */
 function spread(
-  rotors: NonNullable<Design['rotors']>,
+  rotors: NonNullable<Powertrain['rotors']>,
   weight: number,
   x: number,
   y: number,
@@ -54,7 +54,10 @@ export function hoverShare(
   each: number | null = null,
   ceiling = 0.75,
 ): HoverShare | null {
-  const rotors = (design.rotors ?? []).map((r) => ({ ...r, maxThrust: each ?? r.maxThrust }));
+  const rotors = (powertrainOf(design).rotors ?? []).flatMap((r) => {
+    const maxThrust = each ?? r.maxThrust;
+    return maxThrust === null ? [] : [{ ...r, maxThrust }];
+  });
   if (rotors.length < 3) return null;
   const W = state.mass * G0;
   const t = spread(rotors, W, state.x, state.y);

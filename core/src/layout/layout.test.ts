@@ -1,7 +1,7 @@
 /** Ground, fit, pieces, hover, warp, schools, sizing, proportions, meshes: closed forms and laws of the trade. */
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, waferDocument } from '../demo';
-import type { Design } from '../design';
+import { powertrainOf, type Design } from '../design';
 import { G0 } from '../air';
 import { parasiteItems } from '../drag';
 import { loadedState, measuresOf } from '../mass';
@@ -63,7 +63,7 @@ describe('on the ground', () => {
     expect(g.kind).toBe('tail wheel');
     expect(g.endLoad).toBeCloseTo(0.1, 9);
     expect(g.tipBack).toBeCloseTo(Math.atan2(0.1, 0.2), 9);
-    expect(g.propellerClearance).toBeCloseTo(0.2 - design.power.propeller.diameter / 2, 9);
+    expect(g.propellerClearance).toBeCloseTo(0.2 - powertrainOf(design).propeller.diameter / 2, 9);
     expect(g.tailStrike).toBeLessThanOrEqual(Math.atan2(0.15, 1) + 1e-9);
   });
   it('a larger wheel lifts the aircraft by half of what it grew, and costs its drag: one diameter for both', () => {
@@ -177,16 +177,15 @@ describe('pieces', () => {
 
 describe('hover', () => {
   const crane = craneDocument().design;
-  const middle = crane.rotors!.reduce((s, r) => s + r.x, 0) / 4;
+  const middle = powertrainOf(crane).rotors!.reduce((s, r) => s + r.x, 0) / 4;
   it('CG in the middle: a quarter each; behind it the rear pair carries more, and the sum is the weight', () => {
     for (const r of hoverShare(crane, { mass: 4, x: middle, y: 0 })!.rotors)
       expect(r.share).toBeCloseTo(0.25, 9);
     const h = hoverShare(crane, { mass: 4, x: middle + 0.03, y: 0 })!;
     expect(h.rotors.reduce((s, r) => s + r.thrust, 0)).toBeCloseTo(4 * G0, 9);
-    expect(h.rotors.reduce((s, r, i) => s + r.thrust * crane.rotors![i].x, 0) / (4 * G0)).toBeCloseTo(
-      middle + 0.03,
-      9,
-    );
+    expect(
+      h.rotors.reduce((s, r, i) => s + r.thrust * powertrainOf(crane).rotors![i].x, 0) / (4 * G0),
+    ).toBeCloseTo(middle + 0.03, 9);
   });
   it('leans to the arc cosine of weight over thrust', () => {
     const h = hoverShare(crane, { mass: 4, x: middle, y: 0 })!;
@@ -251,7 +250,7 @@ describe('sizing', () => {
   it('a canard balances ahead of the wing, and a swept tailless wing needs washout to trim (traps of the trade)', () => {
     const canard = LAYOUT_TEMPLATES.find((t) => t.id === 'canard')!.make(design),
       wing = canard.surfaces.find((s) => s.role === 'wing')!;
-    expect(loadedState(canard, canard.loadings[0], 'best', 1).x).toBeLessThan(wing.x);
+    expect(loadedState(canard, canard.states[0], 'best', 1).x).toBeLessThan(wing.x);
     const swept = LAYOUT_TEMPLATES.find((t) => t.id === 'swept')!.make(design),
       flat = {
         ...swept,
@@ -312,8 +311,10 @@ describe('built shape', () => {
 
 describe('thrust line and controls', () => {
   it('a line above the CG pushes the nose down by thrust times distance', () => {
-    const d = { ...design, power: { ...design.power, propeller: { ...design.power.propeller, z: 0.1 } } };
-    const m = thrustMoment(d, 10, 100, 0.4, 0.25, { x: 0.4, z: 0 });
+    const m = thrustMoment({ ...powertrainOf(design).propeller, z: 0.1 }, 10, 100, 0.4, 0.25, {
+      x: 0.4,
+      z: 0,
+    });
     expect(m.cm).toBeCloseTo(-(10 * 0.1) / (100 * 0.4 * 0.25), 9);
   });
   it('hinge moments go with the square of speed and the cube of size', () => {
@@ -457,7 +458,7 @@ describe('templates', () => {
       expect(
         2 * Math.max(...d.surfaces.find((s) => s.role === 'wing')!.stations.map((s) => s.y)),
       ).toBeCloseTo(1.6, 2);
-      const margins = d.loadings.map((l) => (np - loadedState(d, l, 'best', 1).x) / sol.refChord);
+      const margins = d.states.map((l) => (np - loadedState(d, l, 'best', 1).x) / sol.refChord);
       expect(Math.min(...margins)).toBeGreaterThan(d.flight.marginMin - 0.03);
       expect(Math.max(...margins)).toBeLessThan(d.flight.marginMax + 0.03);
       expect(balanced(d).surfaces[0].x).toBeCloseTo(d.surfaces[0].x, 2);

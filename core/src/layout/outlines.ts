@@ -1,5 +1,5 @@
 /** Outlines of the three views in metres, for the screen and for true-size drawings. */
-import type { Design, Surface } from '../design';
+import { powertrainOf, type Design, type Surface } from '../design';
 import { allBodies, isMirrored, placeOf, stationAt } from '../surface';
 
 export type ViewName = 'plan' | 'side' | 'front';
@@ -33,7 +33,7 @@ function edgesOf(s: Surface): { lead: P3[]; trail: P3[] } {
 }
 
 export function threeViewLines(
-  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'rotors' | 'power'>,
+  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'power' | 'drives' | 'thrusters'>,
 ): ViewLine[] {
   const out: ViewLine[] = [];
   const views: ViewName[] = ['plan', 'side', 'front'];
@@ -106,8 +106,8 @@ export function threeViewLines(
       });
     }
   }
-  if (!design.power.unpowered) {
-    const p = design.power.propeller,
+  if (!powertrainOf(design).unpowered) {
+    const p = powertrainOf(design).propeller,
       R = p.diameter / 2;
     out.push({
       view: 'front',
@@ -141,7 +141,7 @@ export function threeViewLines(
       ).map(PROJECT.side),
     });
   }
-  for (const r of design.rotors ?? []) {
+  for (const r of powertrainOf(design).rotors ?? []) {
     const R = r.diameter / 2;
     out.push({
       view: 'plan',

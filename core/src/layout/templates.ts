@@ -4,7 +4,16 @@
  */
 import { findRoot } from '../numeric';
 import { sectionModel, TABLE_POINTS, type Contour } from '../section';
-import type { Design, Item, Station, Surface } from '../design';
+import {
+  powertrainOf,
+  drivesOf,
+  layOut,
+  type Design,
+  type Item,
+  type Station,
+  type Surface,
+  type Powertrain,
+} from '../design';
 import { flyingStates, standsWherePut } from '../mass';
 import { bodySlopes, linearAero, planformOf, solveLattice } from '../surface';
 
@@ -173,14 +182,13 @@ export function balanced(d: Design): Design {
   const margin =
     d.flight.marginMin +
     0.35 * (Math.min(d.flight.marginMax, d.flight.marginMin + 0.12) - d.flight.marginMin);
+  const lift = drivesOf(d).lift?.id;
   const moved = (dx: number): Design => ({
     ...d,
     surfaces: d.surfaces.map((s) => ({ ...s, x: s.x + dx })),
     pods: d.pods?.map((p) => ({ ...p, stations: p.stations.map((q) => ({ ...q, x: q.x + dx })) })),
-    rotors: d.rotors?.map((r) => ({ ...r, x: r.x + dx })),
-    ...(d.rotors
-      ? { items: d.items.map((i) => (i.id.startsWith('lift-') ? { ...i, x: i.x + dx } : i)) }
-      : {}),
+    thrusters: d.thrusters.map((t) => (t.drive === lift && t.x !== null ? { ...t, x: t.x + dx } : t)),
+    ...(lift ? { items: d.items.map((i) => (i.id.startsWith('lift-') ? { ...i, x: i.x + dx } : i)) } : {}),
   });
   const off = (dx: number): number => {
     const m = moved(dx),
@@ -204,7 +212,7 @@ interface Parts {
   length: number;
   width?: number;
   pods?: Design['pods'];
-  rotors?: Design['rotors'];
+  rotors?: Powertrain['rotors'];
   items?: Item[];
   wheels?: boolean;
   propX?: number;
@@ -218,7 +226,8 @@ function marginsFor(base: Design, own?: [number, number]): { marginMin: number; 
 }
 
 function build(base: Design, parts: Parts): Design {
-  const { pods: _p, rotors: _r, wheels: _w, built: _b, halves: _h, ...rest } = base;
+  const { pods: _p, wheels: _w, built: _b, halves: _h, ...rest } = base,
+    { rotors: _r, ...own } = powertrainOf(base);
   const width = parts.width ?? Math.max(...base.body.map((b) => b.width));
   const used = new Set(parts.surfaces.flatMap((s) => s.stations.map((q) => q.section)));
   const kept = base.sections.filter((s) => !SECTIONS.some((q) => q.id === s.id) && !used.has(s.id));
@@ -238,7 +247,7 @@ function build(base: Design, parts: Parts): Design {
     surfaces,
     body: bodyOf(parts.length, width),
     items,
-    loadings: base.loadings
+    states: base.states
       .map((l) => ({
         ...l,
         moved: l.moved?.filter((m) => ids.has(m.item)),
@@ -246,10 +255,13 @@ function build(base: Design, parts: Parts): Design {
       }))
       .map((l) => JSON.parse(JSON.stringify(l)) as typeof l),
     payload: { ...base.payload, x: 0.27 * parts.length },
-    power: { ...base.power, propeller: { ...base.power.propeller, x: parts.propX ?? 0, z: 0 } },
+    ...layOut({
+      ...own,
+      propeller: { ...own.propeller, x: parts.propX ?? 0, z: 0 },
+      ...(parts.rotors ? { rotors: parts.rotors } : {}),
+    }),
     flight: { ...base.flight, ...marginsFor(base, parts.margins) },
     ...(parts.pods ? { pods: parts.pods } : {}),
-    ...(parts.rotors ? { rotors: parts.rotors } : {}),
   });
 }
 

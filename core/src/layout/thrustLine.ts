@@ -1,5 +1,5 @@
 /** What the line of thrust does to pitch and yaw, and the angle that would take it away. */
-import type { Design } from '../design';
+import { powertrainOf, type Design, type Powertrain } from '../design';
 import type { Derivatives } from '../surface';
 
 export interface ThrustLine {
@@ -13,15 +13,14 @@ export interface ThrustLine {
 
 /** Moment of the thrust about the CG over q S c, nose up positive: a line that passes above the CG pushes the nose down. */
 export function thrustMoment(
-  design: { power: { propeller: Pick<Design['power']['propeller'], 'x' | 'z' | 'downThrust'> } },
+  p: Pick<Powertrain['propeller'], 'x' | 'z' | 'downThrust'>,
   thrust: number,
   q: number,
   area: number,
   chord: number,
   cg: { x: number; z: number },
 ): { offset: number; cm: number } {
-  const p = design.power.propeller,
-    down = p.downThrust ?? 0;
+  const down = p.downThrust ?? 0;
   // the line through the propeller, nose down by `down`: at the CG it has risen by tan(down) (x_cg - x_p)
   const offset = p.z + Math.tan(down) * (cg.x - p.x) - cg.z;
   return { offset, cm: (-thrust * Math.cos(down) * offset) / (q * area * chord) };
@@ -36,10 +35,10 @@ export function thrustLine(
   cg: { x: number; z: number },
   d: Derivatives,
 ): ThrustLine | null {
-  if (design.power.unpowered) return null;
-  const p = design.power.propeller,
+  if (powertrainOf(design).unpowered) return null;
+  const p = powertrainOf(design).propeller,
     down = p.downThrust ?? 0;
-  const { offset, cm } = thrustMoment(design, thrust, q, area, chord, cg);
+  const { offset, cm } = thrustMoment(p, thrust, q, area, chord, cg);
   const throughCg = Math.atan((cg.z - p.z) / (cg.x - p.x || 1e-9));
   const control = Math.abs(d.Cmelevator) > 1e-4 ? -cm / d.Cmelevator : null;
   const deg = (r: number) => `${Math.abs((r * 180) / Math.PI).toFixed(1)}°`;

@@ -1,9 +1,9 @@
 /**
- * The mass ledger: items, payload rows and loadings to mass, CG and inertia.
+ * The mass ledger: items, payload rows and states to mass, CG and inertia.
  * Axes as the design: x aft, y right, z up. Payload rows fill from the middle of the bay
  * outward, so that the load's own centre stays near it.
  */
-import { hovers, type Design, type Item, type Loading } from '../design';
+import { hovers, type Design, type Item, type State } from '../design';
 import { hungMass } from '../drag';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
@@ -34,11 +34,14 @@ export interface MassState {
   points: PointMass[];
 }
 
-type Planned = Pick<Design, 'surfaces' | 'body' | 'sections' | 'power' | 'structure' | 'rotors'>;
-type Laden = { payload: Design['payload']; loadings: readonly Pick<Loading, 'count'>[] };
+type Planned = Pick<
+  Design,
+  'surfaces' | 'body' | 'sections' | 'power' | 'drives' | 'thrusters' | 'structure'
+>;
+type Laden = { payload: Design['payload']; states: readonly Pick<State, 'count'>[] };
 /** What masses and places are made of. */
 export type MassDesign = Planned & Pick<Design, 'items'> & Laden;
-type MassLoading = Pick<Loading, 'count' | 'leaves' | 'moved' | 'absent' | 'towed'>;
+type LadenState = Pick<State, 'count' | 'leaves' | 'moved' | 'absent' | 'towed'>;
 
 /** What a line weighs as far as is known [kg]: the scale's reading, else as planned; nothing for a part that is not aboard. */
 export function itemMass(item: Item, design: Planned): number {
@@ -152,7 +155,7 @@ export function itemPoints(
   design: Planned & Pick<Design, 'items'>,
   use: 'plan' | 'best',
   growth: number,
-  state?: Pick<Loading, 'moved' | 'absent'>,
+  state?: Pick<State, 'moved' | 'absent'>,
 ): PointMass[] {
   return design.items
     .filter((i) => !state?.absent?.includes(i.id))
@@ -175,7 +178,7 @@ export function itemPoints(
 }
 
 /** The order in which rows of the bay are filled: those that leave last first. */
-function fillOrder(rows: number, leaves: NonNullable<Loading['leaves']>): number[] {
+function fillOrder(rows: number, leaves: NonNullable<State['leaves']>): number[] {
   const all = Array.from({ length: rows }, (_, i) => i),
     middle = (rows - 1) / 2;
   if (leaves === 'front first') return all.reverse();
@@ -184,9 +187,9 @@ function fillOrder(rows: number, leaves: NonNullable<Loading['leaves']>): number
 }
 
 /** Units of payload, one point each. By default rows fill from the middle of the bay outward; the last filled leaves first. */
-export function payloadPoints(design: Laden, loading: Pick<Loading, 'count' | 'leaves'>): PointMass[] {
+export function payloadPoints(design: Laden, loading: Pick<State, 'count' | 'leaves'>): PointMass[] {
   const p = design.payload;
-  const most = Math.max(1, loading.count, ...design.loadings.map((l) => l.count));
+  const most = Math.max(1, loading.count, ...design.states.map((l) => l.count));
   const rows = Math.ceil(most / p.perRow);
   const order = fillOrder(rows, loading.leaves ?? 'outer first');
   return Array.from({ length: loading.count }, (_, k) => {
@@ -231,7 +234,7 @@ export function massState(points: readonly PointMass[]): MassState {
 }
 
 /** What is towed bears on its hook, wherever its line hangs. */
-function towedPoints(t: Loading['towed']): PointMass[] {
+function towedPoints(t: State['towed']): PointMass[] {
   if (!t) return [];
   const mass = hungMass(t);
   return [{ id: 'towed', mass, x: t.x, y: 0, z: t.z, inWing: false, sigma: 0.01 * mass }];
@@ -240,7 +243,7 @@ function towedPoints(t: Loading['towed']): PointMass[] {
 /** The aircraft in one loading with what it carries and tows. */
 export function loadedState(
   design: MassDesign,
-  loading: MassLoading,
+  loading: LadenState,
   use: 'plan' | 'best',
   growth: number,
 ): MassState {
@@ -257,7 +260,7 @@ export function loadedState(
  * @param mass all-up in that state [kg] @param cgX where it balanced [m], or null
  */
 export function weighedDesign(design: Design, loadingId: string, mass: number, cgX: number | null): Design {
-  const loading = design.loadings.find((l) => l.id === loadingId);
+  const loading = design.states.find((l) => l.id === loadingId);
   if (!loading) return design;
   const state = loadedState(design, loading, 'best', 1),
     payload = loading.count * design.payload.unitMass + (loading.towed ? hungMass(loading.towed) : 0),
@@ -287,11 +290,11 @@ export function massSteps(s: MassState): { mass: number; x: number; z: number } 
 
 /** The heaviest state that flies; the heaviest of all where only hover is asked. */
 export function heaviestState(
-  design: Omit<MassDesign, 'loadings'> & { loadings: readonly (MassLoading & Pick<Loading, 'hover'>)[] },
+  design: Omit<MassDesign, 'states'> & { states: readonly (LadenState & Pick<State, 'hover'>)[] },
   growth: number,
 ): MassState {
-  const flying = design.loadings.filter((l) => !hovers(l));
-  return (flying.length > 0 ? flying : design.loadings)
+  const flying = design.states.filter((l) => !hovers(l));
+  return (flying.length > 0 ? flying : design.states)
     .map((l) => loadedState(design, l, 'best', growth))
     .reduce((m, s) => (s.mass > m.mass ? s : m));
 }
@@ -299,7 +302,7 @@ export function heaviestState(
 /** The CG while the payload leaves unit by unit, from full to empty. */
 export function cgPath(
   design: Design,
-  loading: Loading,
+  loading: State,
   growth = 1,
 ): { count: number; mass: number; x: number; z: number }[] {
   return Array.from({ length: loading.count + 1 }, (_, k) => {

@@ -3,7 +3,7 @@ import { bitternDocument } from '../demo';
 import { loadedState, massState, payloadPoints, placeForCg, solveBalance, weighedDesign } from './index';
 
 const { design } = bitternDocument();
-const ferry = design.loadings[0];
+const ferry = design.states[0];
 const point = (mass: number, x: number, y = 0, z = 0) => ({
   id: `${x}`,
   name: '',
@@ -107,7 +107,7 @@ describe('inertia of masses typed on the middle line', () => {
     expect(boxed.ixx).toBeCloseTo((0.5 * (0.04 ** 2 + 0.03 ** 2)) / 12, 9);
   });
   it('a quarter turn of a state about the nose leaves mass and changes only the axes of inertia (law)', () => {
-    const s = loadedState(base, base.loadings[3], 'best', 1);
+    const s = loadedState(base, base.states[3], 'best', 1);
     const swapped = massState(
       s.points.map((p) => ({
         ...p,
@@ -123,7 +123,7 @@ describe('inertia of masses typed on the middle line', () => {
     const w = weighedDesign(base, 'tubes-8', 3.05, 0.402),
       s = loadedState(
         w,
-        base.loadings.find((l) => l.id === 'tubes-8')!,
+        base.states.find((l) => l.id === 'tubes-8')!,
         'best',
         1.2,
       );

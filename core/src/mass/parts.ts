@@ -2,15 +2,16 @@
  * What the parts of a design weigh, so that a line of the mass list can follow the part it is. Estimates of such parts as
  * they usually come (see each part's own file); `planned.factor` is what this very part weighs over the usual.
  */
-import type { Design, Item, PartLink } from '../design';
+import { powertrainOf, sparOf, type Design, type Item, type PartLink, type Powertrain } from '../design';
 import { motorMass, packOf, propellerMass, rubberMotor, controllerMass, wireMass } from '../power';
 import { sparSection } from '../structure';
 import { planformOf } from '../surface';
 
-type Bearer = Pick<Design, 'power' | 'structure' | 'surfaces' | 'rotors'>;
+type Driven = Pick<Design, 'power' | 'drives' | 'thrusters'>;
+type Bearer = Driven & Pick<Design, 'structure' | 'surfaces'>;
 
-const shafts = (d: Bearer) => d.power.arrangement?.count ?? 1;
-const rotors = (d: Bearer, p: PartLink) => (p.of ? 1 : Math.max(1, d.rotors?.length ?? 4));
+const shafts = (p: Powertrain) => p.arrangement?.count ?? 1;
+const rotors = (p: Powertrain, link: PartLink) => (link.of ? 1 : (p.rotorCount ?? 1));
 
 /** Span of the surface whose spar it is: the wing where none is named [m]. */
 function sparLength(d: Bearer, of: string | undefined): number {
@@ -18,39 +19,37 @@ function sparLength(d: Bearer, of: string | undefined): number {
   return surface ? planformOf(surface).span : 0;
 }
 
-type Estimate = (d: Bearer, p: PartLink) => number | null;
+type Estimate = (p: Powertrain, link: PartLink, d: Bearer) => number | null;
 const ESTIMATES: Partial<Record<PartLink['kind'], Estimate>> = {
-  motor: (d) => shafts(d) * motorMass(d.power.motor),
-  propeller: (d, p) =>
-    p.of === 'rubber'
-      ? d.power.rubber
-        ? propellerMass(d.power.rubber.propeller)
-        : null
-      : shafts(d) * propellerMass(d.power.propeller),
-  controller: (d) => shafts(d) * controllerMass(d.power.esc.maxCurrent),
-  pack: (d, p) =>
-    p.of === 'second'
-      ? d.power.second
-        ? packOf(d.power.second.battery).mass
-        : null
-      : packOf(d.power.battery).mass,
-  wire: (d) => (d.power.wire ? wireMass(d.power.wire.length, d.power.wire.area) : null),
-  rubber: (d) => (d.power.rubber ? rubberMotor(d.power.rubber).mass : null),
-  'lift motor': (d, p) => (d.power.lift ? rotors(d, p) * motorMass(d.power.lift.motor) : null),
-  'lift rotor': (d, p) => (d.power.lift ? rotors(d, p) * propellerMass(d.power.lift.propeller) : null),
-  'solar cells': (d) =>
-    d.power.solar ? d.power.solar.series * d.power.solar.strings * d.power.solar.cell.mass : null,
-  spar: (d, p) => sparSection(d.structure.spar).perLength * sparLength(d, p.of) || null,
+  motor: (p) => shafts(p) * motorMass(p.motor),
+  propeller: (p, { of }) => {
+    if (of !== 'rubber') return shafts(p) * propellerMass(p.propeller);
+    return p.rubber ? propellerMass(p.rubber.propeller) : null;
+  },
+  controller: (p) => shafts(p) * controllerMass(p.esc.maxCurrent),
+  pack: (p, { of }) => {
+    if (of !== 'second') return packOf(p.battery).mass;
+    return p.second ? packOf(p.second.battery).mass : null;
+  },
+  wire: ({ wire }) => (wire ? wireMass(wire.length, wire.area) : null),
+  rubber: ({ rubber }) => (rubber ? rubberMotor(rubber).mass : null),
+  'lift motor': (p, link) => (p.lift ? rotors(p, link) * motorMass(p.lift.motor) : null),
+  'lift rotor': (p, link) => (p.lift ? rotors(p, link) * propellerMass(p.lift.propeller) : null),
+  'solar cells': ({ solar }) => (solar ? solar.series * solar.strings * solar.cell.mass : null),
+  spar: (_, { of }, d) => {
+    const spar = sparOf(d, of) ?? sparOf(d);
+    return spar ? sparSection(spar.shape).perLength * sparLength(d, of) || null : null;
+  },
 };
 
 /** Usual mass of a part [kg]; null where nothing is known of its weight (a servo, a leg) or the design has none. */
 export function partMass(design: Bearer, part: PartLink): number | null {
-  return ESTIMATES[part.kind]?.(design, part) ?? null;
+  return ESTIMATES[part.kind]?.(powertrainOf(design), part, design) ?? null;
 }
 
 /** Whether the part that a line weighs is in the aircraft at all; a line that is no part always is. */
-export function aboard(design: Pick<Design, 'power'>, item: Pick<Item, 'part'>): boolean {
-  const { power } = design,
+export function aboard(design: Driven, item: Pick<Item, 'part'>): boolean {
+  const power = powertrainOf(design),
     { part } = item;
   switch (part?.kind) {
     case 'motor':
@@ -62,7 +61,7 @@ export function aboard(design: Pick<Design, 'power'>, item: Pick<Item, 'part'>):
     case 'pack':
       return part.of === 'second'
         ? power.second !== undefined
-        : !power.unpowered || power.solar !== undefined;
+        : !power.unpowered || power.lift !== undefined || power.solar !== undefined;
     case 'fan':
       return power.fan !== undefined && !power.unpowered;
     case 'rubber':

@@ -53,8 +53,8 @@ function reachOf(item: Item, across: boolean): { from: number; to: number } {
 
 /** States that fly: a hover state is balanced about its rotors, not about the neutral point. */
 export function flyingStates(design: Design, growth = 1): MassState[] {
-  const list = design.loadings.filter((l) => !hovers(l));
-  return (list.length > 0 ? list : design.loadings).map((l) => loadedState(design, l, 'best', growth));
+  const list = design.states.filter((l) => !hovers(l));
+  return (list.length > 0 ? list : design.states).map((l) => loadedState(design, l, 'best', growth));
 }
 
 /**
@@ -84,7 +84,7 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
   const points = new Map(states[0].points.map((p) => [p.id, p.mass]));
   // what a state puts elsewhere itself is not moved for all of them
   const fixed = new Set(
-    design.loadings.flatMap((l) => [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]),
+    design.states.flatMap((l) => [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]),
   );
   const movable = design.items
     .filter((i) => i.movable && !fixed.has(i.id))
@@ -177,7 +177,7 @@ export function placeForCg(
   cgX: number,
   growth = 1,
 ): number | null {
-  const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
+  const loading = design.states.find((l) => l.id === loadingId) ?? design.states[0];
   const state = loadedState(design, loading, 'best', growth);
   const point = state.points.find((p) => p.id === itemId);
   if (!point || !(point.mass > 0)) return null;
@@ -195,7 +195,7 @@ export function massForCg(
   cgX: number,
   growth = 1,
 ): number | null {
-  const loading = design.loadings.find((l) => l.id === loadingId) ?? design.loadings[0];
+  const loading = design.states.find((l) => l.id === loadingId) ?? design.states[0];
   const state = loadedState(design, loading, 'best', growth);
   const p = state.points.find((q) => q.id === itemId);
   if (!p || Math.abs(p.x - cgX) < 1e-3) return null;
@@ -217,7 +217,7 @@ export function whatIf(
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const ahead = wing.x + wing.stations[0].x;
   const stretch = change.longerNose ?? 0;
-  return design.loadings.map((l) => {
+  return design.states.map((l) => {
     const s = loadedState(design, l, 'best', growth);
     let mass = 0,
       moment = 0;

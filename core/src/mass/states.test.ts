@@ -113,7 +113,7 @@ describe('masses from what things are made of', () => {
 });
 
 describe('states', () => {
-  const base = design.loadings[0];
+  const base = design.states[0];
   it('an absent item is gone, a moved one shifts the CG by mass times distance', () => {
     const all = loadedState(design, base, 'best', 1),
       without = loadedState(design, { ...base, absent: ['battery'] }, 'best', 1),
@@ -127,7 +127,7 @@ describe('states', () => {
     expect(half('front first')).toBeGreaterThan(half('rear first') + 0.01);
   });
   it('the path of the CG ends empty and begins full', () => {
-    const full = design.loadings[9],
+    const full = design.states[9],
       p = cgPath(design, full);
     expect(p).toHaveLength(full.count + 1);
     expect(p[0].x).toBeCloseTo(loadedState(design, full, 'best', 1).x, 12);
@@ -195,10 +195,10 @@ describe('growth', () => {
 });
 
 describe('balance solver', () => {
-  const line = (items: Item[], loadings = [{ id: 'a', name: 'a', count: 0 }]): Design => ({
+  const line = (items: Item[], states = [{ id: 'a', name: 'a', count: 0 }]): Design => ({
     ...design,
     items,
-    loadings,
+    states,
     payload: { ...design.payload, unitMass: 0 },
   });
   it('moves before it adds: mass times distance, no ballast', () => {
@@ -251,12 +251,12 @@ describe('balance solver', () => {
     };
     const d: Design = {
       ...wide,
-      loadings: [wide.loadings[0], { ...wide.loadings[1], moved: [{ item: 'load', x: 0.8 }] }],
+      states: [wide.states[0], { ...wide.states[1], moved: [{ item: 'load', x: 0.8 }] }],
     };
     expect(solveBalance(d, { forward: 0.38, aft: 0.42 }).status).toBe('conflict');
     expect(
       solveBalance(
-        { ...d, loadings: [d.loadings[0], { ...d.loadings[1], hover: true }] },
+        { ...d, states: [d.states[0], { ...d.states[1], hover: true }] },
         { forward: 0.38, aft: 0.42 },
       ).status,
     ).toBe('inside');
@@ -270,7 +270,7 @@ describe('balance solver', () => {
           i.id === 'propeller' ? { ...i, planned: { kind: 'mass' as const, mass: m } } : i,
         ),
       },
-      design.loadings[0],
+      design.states[0],
       'best',
       1,
     );

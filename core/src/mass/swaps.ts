@@ -2,7 +2,7 @@
  * The swap set: labelled parts that can be fitted in place of another. What a fitting changes in the document, and the label
  * to print.
  */
-import type { Design, Item, Swap } from '../design';
+import { powertrainOf, type Design, type Item, type Swap, drivesOf, setPath } from '../design';
 import { nearlySame } from '../numeric';
 import { genericParts, sameBlades, sameMotor, type PartsList } from '../power';
 import { itemMass } from './ledger';
@@ -21,8 +21,8 @@ export function controllerItem(design: Pick<Design, 'items'>): Item | null {
 }
 
 /** How many of a part an aircraft carries: one on each shaft, one pack. */
-const carried = (design: Pick<Design, 'power'>, kind: Swap['kind']) =>
-  kind === 'pack' ? 1 : (design.power.arrangement?.count ?? 1);
+const carried = (design: Pick<Design, 'power' | 'drives' | 'thrusters'>, kind: Swap['kind']) =>
+  kind === 'pack' ? 1 : (powertrainOf(design).arrangement?.count ?? 1);
 
 /** What a line is planned to weigh with one part's mass known: it follows the part from there on. */
 function plannedAs(design: Design, item: Item, one: number, count: number): Item['planned'] {
@@ -30,28 +30,24 @@ function plannedAs(design: Design, item: Item, one: number, count: number): Item
   return usual ? { kind: 'part', factor: (count * one) / usual } : { kind: 'mass', mass: count * one };
 }
 
+/** Where a part's data stands in the design's forward drive; null where there is no such place. */
+function dataOf(design: Design, swap: Swap): { path: string; value: unknown } | null {
+  const drive = drivesOf(design).forward;
+  if (!drive) return null;
+  if (swap.kind !== 'pack') return { path: `drives.${drive.id}.${swap.kind}`, value: swap.data };
+  const pack = design.power.packs.find((p) => p.id === drive.packs[0]);
+  if (!pack) return null;
+  return { path: `power.packs.${pack.id}`, value: { id: pack.id, name: pack.name, ...swap.data } };
+}
+
 /** Changes of a design (paths under `design`) that fit a part: its data, and its mass and place in the list. */
 export function fitChanges(design: Design, swap: Swap): { path: string; value: unknown }[] {
   const item = itemOfKind(design, swap.kind),
-    p = design.power;
-  const data =
-    swap.kind === 'propeller'
-      ? {
-          path: 'power.propeller',
-          value: {
-            ...swap.data,
-            x: p.propeller.x,
-            z: p.propeller.z,
-            ...(p.propeller.downThrust !== undefined ? { downThrust: p.propeller.downThrust } : {}),
-            ...(p.propeller.sideThrust !== undefined ? { sideThrust: p.propeller.sideThrust } : {}),
-          },
-        }
-      : swap.kind === 'motor'
-        ? { path: 'power.motor', value: swap.data }
-        : { path: 'power.battery', value: swap.data };
+    data = dataOf(design, swap);
+  if (!data) return [];
   if (!item) return [data];
   const count = carried(design, swap.kind),
-    fitted = { ...design, power: { ...p, [data.path.slice('power.'.length)]: data.value } } as Design;
+    fitted = setPath(design, data.path, data.value);
   const placed = swap.x === null ? [] : [{ path: `items.${item.id}.x`, value: swap.x }];
   // a place outside the item's range is the part's own place: the range opens to it
   const range =
@@ -74,7 +70,7 @@ export function fitChanges(design: Design, swap: Swap): { path: string; value: u
 
 /** Whether a design flies with this part now. */
 export function isFitted(design: Design, swap: Swap): boolean {
-  const p = design.power;
+  const p = powertrainOf(design);
   if (swap.kind === 'propeller') return sameBlades(p.propeller, swap.data);
   if (swap.kind === 'motor') return sameMotor(p.motor, swap.data);
   return (
@@ -122,7 +118,7 @@ export function labelText(swap: Swap): string {
  */
 export function partsFor(design: Design): PartsList {
   const list = genericParts(),
-    p = design.power,
+    p = powertrainOf(design),
     mass = (kind: Swap['kind']) => {
       const i = itemOfKind(design, kind);
       return i ? itemMass(i, design) / carried(design, kind) : 0;
@@ -173,7 +169,8 @@ export function combinationChanges(
     propeller = parts.propellers.find((m) => m.id === ids.propeller),
     pack = parts.packs.find((m) => m.id === ids.pack),
     esc = parts.escs.find((e) => e.id === ids.esc);
-  const item = controllerItem(design);
+  const item = controllerItem(design),
+    at = `drives.${drivesOf(design).forward?.id}.controller`;
   return [
     ...(motor
       ? fitChanges(design, {
@@ -207,17 +204,12 @@ export function combinationChanges(
       : []),
     ...(esc
       ? [
-          { path: 'power.esc', value: esc.data },
+          { path: at, value: esc.data },
           ...(item
             ? [
                 {
                   path: `items.${item.id}.planned`,
-                  value: plannedAs(
-                    { ...design, power: { ...design.power, esc: esc.data } },
-                    item,
-                    esc.mass,
-                    carried(design, 'motor'),
-                  ),
+                  value: plannedAs(setPath(design, at, esc.data), item, esc.mass, carried(design, 'motor')),
                 },
                 { path: `items.${item.id}.weighed`, value: null },
               ]

@@ -1,4 +1,5 @@
 /** Laws of the drive: what must rise with what, limits, and the two directions of solving. */
+import { powertrainOf } from '../design';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
 import {
@@ -35,7 +36,7 @@ import {
 } from './index';
 
 const ones = { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 };
-const power = bitternDocument().design.power;
+const power = powertrainOf(bitternDocument().design);
 const drive = buildDrive(power, 1.22, ones);
 const rising = (v: readonly number[]) => v.every((x, i) => i === 0 || x > v[i - 1]);
 const range = <T>(n: number, f: (i: number) => T): T[] => Array.from({ length: n }, (_, i) => f(i));

@@ -7,7 +7,7 @@
  * Source: Drela, First-Order DC Electric Motor Model, MIT 2007 (from memory).
  */
 import { findRoot } from '../numeric';
-import type { Design, Factors } from '../design';
+import { type Factors, type Powertrain } from '../design';
 import { joinPacks, openCircuit, packOf, type Pack } from './battery';
 import { fanCurve } from './ductedFan';
 import { noLoadAt, wireResistance } from './motor';
@@ -19,7 +19,7 @@ export interface Drive {
   /** of the pack, worn, with calibration [ohm] */ readonly packResistance: number;
   /** of each motor's own controller, and of its wire [ohm] */ readonly escResistance: number;
   readonly wireResistance: number;
-  readonly motor: Design['power']['motor'];
+  readonly motor: Powertrain['motor'];
   readonly kv: number;
   readonly motorResistance: number;
   /** multiplies the no-load current */ readonly noLoadFactor: number;
@@ -51,12 +51,12 @@ export interface OperatingPoint {
 export const MEAN_SOC = 0.5;
 
 /** What turns: the fan where one is fitted, else the propeller. Costs some milliseconds; keep it. @throws DomainError */
-export function thrusterOf(power: Pick<Design['power'], 'propeller' | 'fan'>): PropellerCurve {
+export function thrusterOf(power: Pick<Powertrain, 'propeller' | 'fan'>): PropellerCurve {
   return power.fan ? fanCurve(power.fan) : propellerCurve(power.propeller);
 }
 
 /** Both packs as one; a pair that must not be joined counts as the first alone (the findings say so). */
-export function packInUse(power: Pick<Design['power'], 'battery' | 'second'>): Pack {
+export function packInUse(power: Pick<Powertrain, 'battery' | 'second'>): Pack {
   const first = packOf(power.battery);
   if (!power.second) return first;
   const pair = joinPacks(first, packOf(power.second.battery), power.second.joined);
@@ -65,7 +65,7 @@ export function packInUse(power: Pick<Design['power'], 'battery' | 'second'>): P
 
 /** What a drive is built from. */
 export type DriveParts = Pick<
-  Design['power'],
+  Powertrain,
   'battery' | 'second' | 'wire' | 'esc' | 'motor' | 'propeller' | 'fan' | 'arrangement' | 'avionicsCurrent'
 >;
 

@@ -1,9 +1,9 @@
 /** The lift motors of a design as one drive. */
-import type { Design } from '../design';
+import type { Powertrain } from '../design';
 import { buildDrive, type Drive, type DriveParts } from './electric';
 import type { PropellerCurve } from './propeller';
 
-export type LiftParts = Pick<Design['power'], 'lift'> & DriveParts;
+export type LiftParts = Pick<Powertrain, 'lift'> & DriveParts;
 
 /**
  * The lift motors; the cruise drive itself where its shafts tilt; null where nothing lifts.
@@ -17,8 +17,9 @@ export function liftDrive(
   lifter: PropellerCurve | null,
   cruise: Drive | null,
 ): Drive | null {
-  const { lift, arrangement, battery, second, wire, avionicsCurrent } = power;
-  if (lift && lifter)
+  const { lift, arrangement, avionicsCurrent } = power;
+  if (lift && lifter) {
+    const { battery, second, wire } = lift;
     return buildDrive(
       {
         battery,
@@ -34,5 +35,6 @@ export function liftDrive(
       f,
       lifter,
     );
+  }
   return arrangement?.tilt ? cruise : null;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
-import { setPath } from '../design';
+import { setPath, powertrainOf } from '../design';
 import { fitChanges, isFitted, labelText } from '../mass';
 import {
   buildDrive,
@@ -28,7 +28,7 @@ import {
 } from './index';
 
 const ones = { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 };
-const power = bitternDocument().design.power;
+const power = powertrainOf(bitternDocument().design);
 const drive = buildDrive(power, 1.22, ones);
 
 describe('several shafts, gear, fan', () => {
@@ -250,7 +250,7 @@ describe('swaps', () => {
     const next = fitChanges(design, p2).reduce((d, c) => setPath(d, c.path, c.value), design);
     expect(isFitted(next, p2)).toBe(true);
     expect(next.items.find((i) => i.id === 'propeller')!.weighed).toBe(0.039);
-    expect(next.power.propeller.x).toBe(design.power.propeller.x);
+    expect(powertrainOf(next).propeller.x).toBe(powertrainOf(design).propeller.x);
     expect(
       isFitted(
         fitChanges(design, b).reduce((d, c) => setPath(d, c.path, c.value), design),

@@ -10,6 +10,7 @@ import {
   type Design,
   type DesignDocument,
   type Handling,
+  sparOf,
 } from '../design';
 import { itemOfPart, loadedState, partMass } from '../mass';
 import { sparSection } from '../structure';
@@ -38,7 +39,7 @@ function balanceAdvice(
   const now = entryOf(ledger, 'staticMargin', loading)!.value;
   const state = loadedState(
     design,
-    design.loadings.find((l) => l.id === loading)!,
+    design.states.find((l) => l.id === loading)!,
     'best',
     1,
   );
@@ -85,18 +86,21 @@ function balanceAdvice(
 function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   const { design } = doc;
   const need = design.structure.requiredLoadFactor * design.structure.safetyFactor;
-  const flying = design.loadings.filter((l) => !hovers(l));
-  const least = Math.min(...flying.map((l) => entryOf(ledger, 'failLoadFactor', l.id)!.value));
+  const flying = design.states.filter((l) => !hovers(l));
+  const least = Math.min(...flying.map((l) => entryOf(ledger, 'failLoadFactor', l.id)?.value ?? Infinity));
   if (least >= need) return null;
-  const spar = design.structure.spar;
+  const member = sparOf(design);
+  if (!member) return null;
+  const { shape: spar } = member,
+    at = `structure.members.${member.id}.shape`;
   const because = `the wing breaks at ${least.toFixed(1)} g and ${need.toFixed(1)} g is needed`;
   for (let k = 1; k <= 40; k++) {
     const grown =
       spar.kind === 'tube'
         ? { ...spar, outer: spar.outer + k * 0.0005 }
         : { ...spar, cap: spar.cap + k * 0.0005 };
-    const trial = setPath(design, 'structure.spar', grown);
-    const factor = least * (momentOf(trial) / momentOf(design));
+    const trial = setPath(design, at, grown);
+    const factor = least * (sparSection(grown).momentUp / sparSection(spar).momentUp);
     if (factor >= 1.03 * need) {
       const label =
         spar.kind === 'tube'
@@ -104,8 +108,8 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
           : `Spar caps from ${(spar.cap * 1000).toFixed(1)} to ${((spar.cap + k * 0.0005) * 1000).toFixed(1)} mm`;
       const changes =
         spar.kind === 'tube'
-          ? [{ path: 'structure.spar.outer', value: spar.outer + k * 0.0005 }]
-          : [{ path: 'structure.spar.cap', value: spar.cap + k * 0.0005 }];
+          ? [{ path: `${at}.outer`, value: spar.outer + k * 0.0005 }]
+          : [{ path: `${at}.cap`, value: spar.cap + k * 0.0005 }];
       return {
         id: 'spar',
         because,
@@ -129,10 +133,6 @@ function sparWeight(design: Design, thicker: Design): string {
   return itemOfPart(design, 'spar')
     ? `It weighs ${grams} more; the mass list follows.`
     : `Add the ${grams} to the mass list: no line of it is the spar.`;
-}
-
-function momentOf(design: Design): number {
-  return sparSection(design.structure.spar).momentUp;
 }
 
 /** Advice for one version: from its handling notes, and from what the ledger shows. */
@@ -165,7 +165,7 @@ function noteAdvice(
 ): Omit<Advice, 'id'> {
   const cause = causeOf(design, ledger, note, from),
     step = MARGIN_STEP[note],
-    known = design.loadings.some((l) => l.id === from.loading);
+    known = design.states.some((l) => l.id === from.loading);
   const tell = `To tell: ${SYMPTOMS[note].test}`;
   if (step !== undefined && known) {
     const cg = entryOf(ledger, 'cgX', from.loading)!.value;

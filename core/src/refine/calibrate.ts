@@ -87,7 +87,7 @@ export function observedOf(doc: Pick<DesignDocument, 'brief' | 'design'>, body: 
     rest = measurements.filter((m) => !OF_THE_SCALE.has(m.quantity));
   return [
     { brief, design, measurements: scale },
-    { brief, design: weighedDesign(design, card.loading, record.mass, record.cgX), measurements: rest },
+    { brief, design: weighedDesign(design, card.state, record.mass, record.cgX), measurements: rest },
   ].filter((o) => o.measurements.length > 0);
 }
 
@@ -146,7 +146,12 @@ export function calibrate(
     at = posterior.mean.map((x, j) => Math.max(0.3 * FACTORS[j].mean, x));
     lin = observed.map((o) => sensitivities(o.brief, o.design, { ...prior, mean: at }, cache));
   }
-  const calibration: Calibration = { mean: at, covariance: posterior.covariance, from: [...from] };
+  const calibration: Calibration = {
+    factors: [...FACTOR_IDS],
+    mean: at,
+    covariance: posterior.covariance,
+    from: [...from],
+  };
   return {
     status: 'updated',
     calibration,

@@ -24,17 +24,10 @@ const MOST_GROUPS = 12;
 /** The input group a path belongs to: one list entry or one block, so that a moved battery is one step. */
 function groupOf(path: string): string {
   const seg = path.split('.');
-  return seg
-    .slice(
-      0,
-      ['items', 'surfaces', 'sections', 'loadings', 'requirements', 'missions', 'dragItems'].includes(seg[1])
-        ? 3
-        : seg[0] === 'calibration'
-          ? 1
-          : 3,
-    )
-    .join('.');
+  return seg.slice(0, DEEPER.test(path) ? 4 : seg[0] === 'calibration' ? 1 : 3).join('.');
 }
+/** Entries that lie a level deeper than others, and a drive's parts one by one. */
+const DEEPER = /^design\.(drives|power\.packs|structure\.members)\b/;
 
 /** Changed groups between two documents: path, with every leaf inside. */
 export function changedGroups(a: DesignDocument, b: DesignDocument): { path: string; changes: Change[] }[] {

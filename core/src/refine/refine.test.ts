@@ -125,7 +125,7 @@ describe('advice', () => {
   it('the weak spar is made just strong enough', () => {
     const spar = advise(['as expected']).find((a) => a.id === 'spar')!;
     const after = assess(doc.brief, applyFix(doc.design, spar.fix!), prior, cache);
-    const least = Math.min(...doc.design.loadings.map((l) => entryOf(after, 'failLoadFactor', l.id)!.value));
+    const least = Math.min(...doc.design.states.map((l) => entryOf(after, 'failLoadFactor', l.id)!.value));
     expect(least).toBeGreaterThan(6);
     expect(least).toBeLessThan(8);
   });
@@ -136,18 +136,24 @@ describe('advice', () => {
 });
 
 describe('explaining versions', () => {
-  const b = setPath(setPath(doc, 'design.items.battery.x', 0.15), 'design.structure.spar.outer', 0.012);
+  const b = setPath(
+    setPath(doc, 'design.items.battery.x', 0.15),
+    'design.structure.members.spar.shape.outer',
+    0.012,
+  );
   it('each difference is split over the changed inputs and sums up', () => {
     const rows = explainDifference(doc, b, ['staticMargin@tubes-8', 'failLoadFactor@tubes-12'], cache);
     for (const r of rows) expect(r.steps.reduce((s, x) => s + x.delta, 0)).toBeCloseTo(r.after - r.before, 9);
     // a thicker spar weighs more, ahead of the CG: it takes its small part of the margin
     const margin = new Map(rows[0].steps.map((s) => [s.path, Math.abs(s.delta)]));
-    expect([...margin.keys()].sort()).toEqual(['design.items.battery', 'design.structure.spar']);
-    expect(margin.get('design.items.battery')!).toBeGreaterThan(10 * margin.get('design.structure.spar')!);
+    expect([...margin.keys()].sort()).toEqual(['design.items.battery', 'design.structure.members.spar']);
+    expect(margin.get('design.items.battery')!).toBeGreaterThan(
+      10 * margin.get('design.structure.members.spar')!,
+    );
     // the battery changes what the tail carries, and so a little of what the spar bears
     const by = new Map(rows[1].steps.map((s) => [s.path, Math.abs(s.delta)]));
-    expect([...by.keys()].sort()).toEqual(['design.items.battery', 'design.structure.spar']);
-    expect(by.get('design.structure.spar')!).toBeGreaterThan(20 * by.get('design.items.battery')!);
+    expect([...by.keys()].sort()).toEqual(['design.items.battery', 'design.structure.members.spar']);
+    expect(by.get('design.structure.members.spar')!).toBeGreaterThan(20 * by.get('design.items.battery')!);
   });
   it('an added item and a taken one are groups of their own', () => {
     const c = {

@@ -56,8 +56,8 @@ describe('changes', () => {
   });
   it('a climb under power asks for down thrust, more where there is some already', () => {
     const fixed = applyFix(doc.design, noted('climbs under power')[0].fix!);
-    expect(getPath(fixed, 'power.propeller.downThrust')).toBeCloseTo((1.5 * Math.PI) / 180, 12);
-    const tilted = setPath(doc.design, 'power.propeller.downThrust', 0.05);
+    expect(getPath(fixed, 'thrusters.main.down')).toBeCloseTo((1.5 * Math.PI) / 180, 12);
+    const tilted = setPath(doc.design, 'thrusters.main.down', 0.05);
     expect(SYMPTOMS['climbs under power'].fix(tilted)!.changes[0].value).toBeCloseTo(0.05 + 0.02618, 4);
   });
   it('a glider is offered no motor, a tailless one no stabiliser', () => {

@@ -3,7 +3,7 @@
  * practice, no source; one change a flight.
  */
 import { entryOf, type Fix, type Ledger, type QuantityId } from '../assess';
-import type { Design, Handling } from '../design';
+import { powertrainOf, type Design, type Handling, thrustersOf, drivesOf } from '../design';
 
 const DEG = Math.PI / 180;
 
@@ -25,11 +25,11 @@ function turnStabiliser(design: Design, by: number): Fix | null {
 }
 
 function moreDownThrust(design: Design): Fix | null {
-  if (design.power.unpowered) return null;
-  const was = design.power.propeller.downThrust ?? 0;
+  if (powertrainOf(design).unpowered) return null;
+  const shafts = thrustersOf(design, drivesOf(design).forward!.id);
   return {
     label: 'Motor 1.5° more nose-down',
-    changes: [{ path: 'power.propeller.downThrust', value: was + 1.5 * DEG }],
+    changes: shafts.map((t) => ({ path: `thrusters.${t.id}.down`, value: (t.down ?? 0) + 1.5 * DEG })),
   };
 }
 

@@ -1,5 +1,5 @@
 /** Mass, CG and inertia of every state, as far as is known; the heaviest of them; what was planned. */
-import { hovers, type Loading } from '../design';
+import { hovers, type State } from '../design';
 import { heaviestState, loadedState, massSteps, type MassState } from '../mass';
 import type { Causes } from './causes';
 import { quantitiesOf, part } from './quantity';
@@ -7,7 +7,7 @@ import { step, type Source } from './step';
 
 /** What every mass is made of; the name of the payload weighs nothing. */
 function massParts({ design }: Source) {
-  const { items, surfaces, body, sections, power, structure, rotors, payload } = design;
+  const { items, surfaces, body, sections, power, drives, thrusters, structure, payload } = design;
   return {
     design: {
       items,
@@ -15,17 +15,18 @@ function massParts({ design }: Source) {
       body,
       sections: sections.map(({ id, shape, change }) => ({ id, shape, change, name: '', note: '' })),
       power,
+      drives,
+      thrusters,
       structure,
-      rotors,
       payload: { ...payload, name: '' },
     },
     // the bay is as long as the most that any state carries
-    most: Math.max(...design.loadings.map((l) => l.count)),
+    most: Math.max(...design.states.map((l) => l.count)),
   };
 }
 
 /** What one state changes. */
-function stateParts({ count, leaves, moved, absent, towed }: Loading) {
+function stateParts({ count, leaves, moved, absent, towed }: State) {
   return { count, leaves, moved, absent, towed };
 }
 
@@ -40,15 +41,14 @@ export const masses = step({
   run: (_, parts): Masses => parts,
 });
 
-const designOf = ({ design, most }: Masses) => ({ ...design, loadings: [{ count: most }] });
+const designOf = ({ design, most }: Masses) => ({ ...design, states: [{ count: most }] });
 
 /** The states that bear on which is the heaviest. */
-const allStates = ({ design }: Source) =>
-  design.loadings.map((l) => ({ ...stateParts(l), hover: hovers(l) }));
+const allStates = ({ design }: Source) => design.states.map((l) => ({ ...stateParts(l), hover: hovers(l) }));
 
 const withStates = (masses: Masses, states: ReturnType<typeof allStates>) => ({
   ...masses.design,
-  loadings: states,
+  states: states,
 });
 
 /** Mass and CG by so many of the state's own steps. */

@@ -137,7 +137,7 @@ export const reference = step({
   scope: 'all',
   needs: { air, shape, speeds, trust, dragTable },
   causes: DRAG_CAUSES,
-  slice: ({ design }) => ({ first: design.loadings[0].id }),
+  slice: ({ design }) => ({ first: design.states[0].id }),
   run: ({ air, shape, speeds, trust, dragTable }, { first }, causes): { area: number } => {
     const steady = speeds.usual * Math.sqrt(0.6 / AREA_LIFT),
       q = 0.5 * air.density * steady * steady;
@@ -152,7 +152,7 @@ export const spanwise = step({
   scope: 'all',
   needs: { air, aero, sections, shape, speeds, balance },
   causes: ['induced'],
-  slice: ({ design }) => ({ first: design.loadings[0].id }),
+  slice: ({ design }) => ({ first: design.states[0].id }),
   run: ({ air, aero, sections, shape, speeds, balance }, { first }, f): { e: number } => {
     const steady = speeds.usual * Math.sqrt(0.6 / AREA_LIFT),
       nu = air.viscosity / air.density,

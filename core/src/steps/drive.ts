@@ -1,4 +1,5 @@
 /** Motors, propellers and packs: standing still, over the speeds, and the energy there is. */
+import { powertrainOf } from '../design';
 import { interpolateLinear } from '../numeric';
 import {
   buildDrive,
@@ -31,8 +32,8 @@ export const drives = step({
   causes: ['thrust', 'electricalLoss', 'torque'],
   slice: ({ design }) => ({
     parts: driveParts(design),
-    lift: design.power.lift,
-    rotors: design.rotors?.length,
+    lift: powertrainOf(design).lift,
+    rotors: powertrainOf(design).rotorCount,
   }),
   run: ({ air, thruster, lifter }, { parts, lift, rotors }, factors): Drives => {
     const f = { ...factors, capacity: 1 },

@@ -1,6 +1,6 @@
 /** A state that hangs on its rotors; how long a state lasts. */
 import { G0 } from '../air';
-import { hovers } from '../design';
+import { hovers, powertrainOf } from '../design';
 import { hoverPoint, type HoverPoint } from '../power';
 import { balance } from './balance';
 import { drives, energy, MOTOR } from './drive';
@@ -15,7 +15,7 @@ export const hover = step({
   needs: { drives, energy, balance },
   slice: ({ design }, state) => ({
     hovers: hovers(state),
-    law: design.power.lift?.law ?? ('duty' as const),
+    law: powertrainOf(design).lift?.law ?? ('duty' as const),
     reserve: design.flight.reserve,
   }),
   run: ({ drives: { lifting }, energy, balance }, { hovers, law, reserve }): HoverPoint | null =>

@@ -1,5 +1,5 @@
 /** Speed at which a state works, and its laps: turns, window, energy. */
-import { hovers, siteSpread } from '../design';
+import { courseOf, hovers, siteSpread } from '../design';
 import { levelSpeed, stallSpeed } from '../flight';
 import { flyLap, lapsInWindow, type Lap } from '../mission';
 import { operate, operateForThrust, type OperatingPoint } from '../power';
@@ -84,15 +84,15 @@ export const laps = step({
   scope: 'state',
   needs: { work, lapPower, takeOff, climb, energy },
   causes: ['wind'],
-  slice: ({ brief: { course, site }, design }) => ({
-    course,
-    wind: site.wind,
-    spread: siteSpread(site).wind,
+  slice: ({ brief, design }) => ({
+    course: courseOf(brief),
+    wind: brief.site.wind,
+    spread: siteSpread(brief.site).wind,
     bank: design.flight.turnBank,
     reserve: design.flight.reserve,
   }),
   run: ({ work, lapPower, takeOff, climb, energy }, s, causes): Laps | null => {
-    if (!lapPower || !climb || energy.usable === undefined) return null;
+    if (!s.course || !lapPower || !climb || energy.usable === undefined) return null;
     const lap = flyLap(s.course, {
       speed: work.speed,
       wind: Math.max(0, s.wind + causes.wind * s.spread),

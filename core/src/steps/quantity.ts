@@ -21,7 +21,7 @@ export interface QuantityDef {
   readonly id: string;
   readonly name: string;
   readonly kind: KindName;
-  /** all: one value for the design; loading: one per state */ readonly scope: 'all' | 'loading';
+  /** all: one value for the design; loading: one per state */ readonly scope: 'all' | 'state';
   readonly station: Station;
   readonly formula: string;
   readonly method: string;
@@ -49,7 +49,7 @@ export function quantitiesOf<O, const Q extends Readonly<Record<string, Spec<O>>
     {
       ...s,
       id,
-      scope: step.scope === 'all' ? 'all' : 'loading',
+      scope: step.scope === 'all' ? 'all' : 'state',
       better: s.better ?? 'none',
       step,
       read: s.read as ReadQuantity['read'],

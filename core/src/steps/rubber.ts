@@ -1,6 +1,6 @@
 /** Rubber motors: what they hold, and the flight on them. */
 import { G0 } from '../air';
-import type { Design, Factors } from '../design';
+import { powertrainOf, type Design, type Factors, type Powertrain } from '../design';
 import { dragAt, type DragTable } from '../flight';
 import { itemMass, itemOfPart } from '../mass';
 import {
@@ -27,7 +27,7 @@ const RUBBER =
 const TURNS_SHARE = 0.5,
   BROKEN_SPREAD = 0.02;
 
-type Rubber = NonNullable<Design['power']['rubber']>;
+type Rubber = NonNullable<Powertrain['rubber']>;
 
 /** The motor of another batch, by so many spreads. */
 function batch(rubber: Rubber, spreads: number): Rubber & { vigour: number } {
@@ -43,7 +43,7 @@ export const rubberBatch = step({
   scope: 'all',
   needs: {},
   causes: ['rubber'],
-  slice: ({ design }) => ({ rubber: design.power.rubber }),
+  slice: ({ design }) => ({ rubber: powertrainOf(design).rubber }),
   run: (_, { rubber }, f): RubberMotor | null => (rubber ? rubberMotor(batch(rubber, f.rubber)) : null),
 });
 
@@ -112,7 +112,7 @@ export const rubberFlight = step({
   needs: { air, shape, balance, dragTable, rubberBlades, trust },
   causes: [...DRAG_CAUSES, 'thrust', 'torque', 'rubber'],
   slice: ({ design }, state) => ({
-    rubber: design.power.rubber && hasRubber(design, state) ? design.power.rubber : undefined,
+    rubber: powertrainOf(design).rubber && hasRubber(design, state) ? powertrainOf(design).rubber : undefined,
   }),
   run: (r, { rubber }, causes): Flights | null => {
     if (!rubber || !r.rubberBlades) return null;

@@ -1,5 +1,5 @@
 /** The spar: what it bears, and what every state asks of it. */
-import type { Design } from '../design';
+import { sparOf, type Design } from '../design';
 import { sparCurve, sparSection, type SparCurve } from '../structure';
 import { liftShares, solveTrim } from '../surface';
 import { balance } from './balance';
@@ -21,8 +21,9 @@ export const strength = step({
   scope: 'all',
   needs: {},
   causes: ['strength'],
-  slice: ({ design }) => ({ spar: design.structure.spar }),
-  run: (_, { spar }, f): Strength => {
+  slice: ({ design }) => ({ spar: sparOf(design)?.shape }),
+  run: (_, { spar }, f): Strength | null => {
+    if (!spar) return null;
     const s = sparSection(spar);
     return { up: s.momentUp * f.strength, down: s.momentDown * f.strength };
   },
@@ -33,8 +34,9 @@ export const stiffness = step({
   scope: 'all',
   needs: {},
   causes: ['stiffness'],
-  slice: ({ design }) => ({ spar: design.structure.spar }),
-  run: (_, { spar }, f): { EI: number } => ({ EI: sparSection(spar).stiffness * f.stiffness }),
+  slice: ({ design }) => ({ spar: sparOf(design)?.shape }),
+  run: (_, { spar }, f): { EI: number } | null =>
+    spar ? { EI: sparSection(spar).stiffness * f.stiffness } : null,
 });
 
 /** Share of the aircraft that the wing with the spar carries is found this near the largest lift. */
@@ -51,7 +53,8 @@ export const sparLoad = step({
   scope: 'state',
   needs: { shape, aero, balance, lift, stiffness },
   slice: ({ design }) => wingOf(design),
-  run: ({ shape, aero, balance: { state }, lift, stiffness }, wing): SparCurve => {
+  run: ({ shape, aero, balance: { state }, lift, stiffness }, wing): SparCurve | null => {
+    if (!stiffness) return null;
     const half = shape.wing.span / 2,
       t = solveTrim(aero, NEAR_STALL * lift.clMax, state.x);
     const carried = state.mass * liftShares(aero.sol, t.alpha, t.elevator)[wing.id];
@@ -73,11 +76,13 @@ export const loadFactors = step({
   scope: 'state',
   needs: { strength, sparLoad },
   slice: ({ design }) => ({ safety: design.structure.safetyFactor }),
-  run: ({ strength, sparLoad }, { safety }): LoadFactors => ({
-    up: strength.up / sparLoad.rootMoment,
-    down: strength.down / sparLoad.rootMoment,
-    allowed: strength.up / sparLoad.rootMoment / safety,
-  }),
+  run: ({ strength, sparLoad }, { safety }): LoadFactors | null =>
+    strength &&
+    sparLoad && {
+      up: strength.up / sparLoad.rootMoment,
+      down: strength.down / sparLoad.rootMoment,
+      allowed: strength.up / sparLoad.rootMoment / safety,
+    },
 });
 
 const SPAR = {
@@ -89,7 +94,7 @@ const SPAR = {
       formula: 'strength · EI / (E · half depth)',
       method: BEAM,
       better: 'more',
-      read: (r) => r.up,
+      read: (r) => r?.up,
     },
   }),
   ...quantitiesOf(stiffness, {
@@ -100,7 +105,7 @@ const SPAR = {
       formula: 'E · I',
       method: 'Section properties',
       better: 'more',
-      read: (r) => r.EI,
+      read: (r) => r?.EI,
     },
   }),
   ...quantitiesOf(loadFactors, {
@@ -111,7 +116,7 @@ const SPAR = {
       formula: '{sparMoment} / root moment at 1 g',
       method: BEAM,
       better: 'more',
-      read: (r) => r.up,
+      read: (r) => r?.up,
     },
     failLoadFactorDown: {
       name: 'Load factor at failure, downward',
@@ -120,7 +125,7 @@ const SPAR = {
       formula: '{sparMoment} / root moment at 1 g, lift reversed',
       method: BEAM,
       better: 'more',
-      read: (r) => r.down,
+      read: (r) => r?.down,
     },
     allowedLoadFactor: {
       name: 'Allowed load factor',
@@ -129,7 +134,7 @@ const SPAR = {
       formula: '{failLoadFactor} / safety factor',
       method: BEAM,
       better: 'more',
-      read: (r) => r.allowed,
+      read: (r) => r?.allowed,
     },
   }),
   ...quantitiesOf(sparLoad, {
@@ -140,14 +145,14 @@ const SPAR = {
       formula: '∬ M / {sparStiffness}',
       method: BEAM,
       better: 'less',
-      read: (r) => r.tipDeflection,
+      read: (r) => r?.tipDeflection,
     },
   }),
 };
 
 const SPAR_CURVES = curvesOf(sparLoad, {
-  sparMoment: { xKind: 'length', yKind: 'moment', read: (r) => ({ x: r.y, y: r.moment }) },
-  sparDeflection: { xKind: 'length', yKind: 'length', read: (r) => ({ x: r.y, y: r.deflection }) },
+  sparMoment: { xKind: 'length', yKind: 'moment', read: (r) => r && { x: r.y, y: r.moment } },
+  sparDeflection: { xKind: 'length', yKind: 'length', read: (r) => r && { x: r.y, y: r.deflection } },
 });
 
 export const SPAR_PART = part([strength, stiffness, sparLoad, loadFactors], SPAR, SPAR_CURVES);

@@ -1,6 +1,6 @@
 /** The scale of speeds of an aircraft, its blades, the nodes of its tables, and how far its sections are believed. */
 import { G0 } from '../air';
-import { factorsOf, priorCalibration, type Design } from '../design';
+import { factorsOf, priorCalibration, type Design, powertrainOf, type Powertrain } from '../design';
 import { speedScale, speedWithoutThrust, type SpeedScale } from '../flight';
 import {
   buildDrive,
@@ -23,7 +23,7 @@ import { part } from './quantity';
 const BLADES = 60;
 
 /** What turns; where it stands and how it is tilted do not matter to it. */
-function bladesOf({ propeller, fan, unpowered }: Design['power']) {
+function bladesOf({ propeller, fan, unpowered }: Powertrain) {
   const { x: _x, z: _z, downThrust: _d, sideThrust: _s, ...blades } = propeller;
   return { unpowered: unpowered ?? false, propeller: blades, fan };
 }
@@ -34,7 +34,7 @@ export const thruster = step({
   scope: 'all',
   needs: {},
   keeps: BLADES,
-  slice: ({ design }) => bladesOf(design.power),
+  slice: ({ design }) => bladesOf(powertrainOf(design)),
   run: (_, { unpowered, propeller, fan }): PropellerCurve | null =>
     unpowered ? null : thrusterOf({ propeller: { ...propeller, x: 0, z: 0 }, ...(fan ? { fan } : {}) }),
 });
@@ -45,13 +45,14 @@ export const lifter = step({
   scope: 'all',
   needs: {},
   keeps: BLADES,
-  slice: ({ design }) => ({ rotor: design.power.lift?.propeller }),
+  slice: ({ design }) => ({ rotor: powertrainOf(design).lift?.propeller }),
   run: (_, { rotor }): PropellerCurve | null => (rotor ? propellerCurve(rotor) : null),
 });
 
 /** The parts that make thrust and current. */
-export function driveParts({ power }: Design) {
-  const { battery, second, wire, esc, motor, propeller, fan, arrangement, avionicsCurrent } = power;
+export function driveParts(design: Design) {
+  const { battery, second, wire, esc, motor, propeller, fan, arrangement, avionicsCurrent } =
+    powertrainOf(design);
   return { battery, second, wire, esc, motor, propeller, fan, arrangement, avionicsCurrent };
 }
 

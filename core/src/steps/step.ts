@@ -3,7 +3,7 @@
  * causes of uncertainty that are its own, and sees nothing else: the same needs, slice and causes give the same result.
  * Formulas live in the domain folders; a step fetches, calls and hands on.
  */
-import type { Brief, Design, Loading } from '../design';
+import type { Brief, Design, State } from '../design';
 import type { CauseId, Causes } from './causes';
 
 export interface Source {
@@ -32,7 +32,7 @@ export interface Step<O = any, S extends Scope = Scope> {
   /** its own and those of all it needs */ readonly reach: ReadonlySet<CauseId>;
   /** how many of its results are worth memory */ readonly keeps: number;
   /** what depends on it is the same while its result is, whatever it was made from */ readonly byContent: boolean;
-  readonly slice: (source: Source, state: Loading) => object;
+  readonly slice: (source: Source, state: State) => object;
   readonly run: (results: any, slice: any, causes: any, keep: Keep) => O;
 }
 
@@ -58,7 +58,7 @@ export function step<
   causes?: readonly C[];
   keeps?: number;
   byContent?: boolean;
-  slice: (source: Source, state: Loading) => I;
+  slice: (source: Source, state: State) => I;
   run: (results: Results<N, S>, slice: I, causes: Pick<Causes, C>, keep: Keep) => O;
 }): Step<O, S> {
   const { causes = [], keeps = KEEPS, byContent = false, ...rest } = made;

@@ -1,5 +1,6 @@
 /** Elevator at the work speed, and the Reynolds numbers that the wing meets. */
 import { G0 } from '../air';
+import { powertrainOf } from '../design';
 import { thrustMoment } from '../layout';
 import { solveTrim, type TrimState } from '../surface';
 import { air } from './air';
@@ -17,18 +18,21 @@ export const trim = step({
   id: 'trim',
   scope: 'state',
   needs: { air, shape, aero, balance, airframe, work },
-  slice: ({ design: { power } }) => ({
-    unpowered: power.unpowered ?? false,
-    x: power.propeller.x,
-    z: power.propeller.z,
-    downThrust: power.propeller.downThrust,
-  }),
+  slice: ({ design }) => {
+    const { unpowered, propeller } = powertrainOf(design);
+    return {
+      unpowered: unpowered ?? false,
+      x: propeller.x,
+      z: propeller.z,
+      downThrust: propeller.downThrust,
+    };
+  },
   run: ({ air, shape, aero, balance: { state }, airframe, work }, propeller): TrimState => {
     const { area, mac } = shape.wing,
       q = 0.5 * air.density * work.speed ** 2;
     const pulls = !propeller.unpowered && work.held !== 'on rotors',
       pull = pulls ? airframe.drag(work.speed) : 0;
-    const moment = thrustMoment({ power: { propeller } }, pull, q, area, mac, { x: state.x, z: state.z });
+    const moment = thrustMoment(propeller, pull, q, area, mac, { x: state.x, z: state.z });
     return solveTrim(aero, (state.mass * G0) / (q * area), state.x, moment.cm);
   },
 });

@@ -5,7 +5,7 @@
  * Left out: torsion, shear flow in the skin, local buckling of thin tubes and caps; stiffening by the skin.
  */
 import { G0 } from '../air';
-import type { Design } from '../design';
+import type { Member } from '../design';
 import { interpolateLinear } from '../numeric';
 import { materialNamed, type Material } from './materials';
 
@@ -20,7 +20,7 @@ export interface SparSection {
 }
 
 /** Section properties of the spar; throws nothing: unknown materials give zero strength and a name to show. */
-export function sparSection(spar: Design['structure']['spar']): SparSection {
+export function sparSection(spar: Member['shape']): SparSection {
   if (spar.kind === 'tube') {
     const m = materialNamed(spar.material);
     const r = spar.outer / 2,

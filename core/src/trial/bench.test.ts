@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject, gnatDocument, gnatProject } from '../demo';
-import { priorCalibration, type BenchBody, type TestBody } from '../design';
+import { priorCalibration, type BenchBody, type TestBody, setPath } from '../design';
 import { assess, entryOf, entryNamed } from '../assess';
 import { calibrate } from '../refine';
 import { operate } from '../power';
@@ -139,11 +139,8 @@ describe('thrust stand', () => {
       runs: [table({ thrust: 0.92, torque: 1.07, loss: 1.2 })],
     };
     for (const next of [
-      {
-        ...doc.design,
-        power: { ...doc.design.power, propeller: { ...doc.design.power.propeller, pitch: 0.2 } },
-      },
-      { ...doc.design, power: { ...doc.design.power, motor: { ...doc.design.power.motor, kv: 80 } } },
+      setPath(doc.design, 'drives.main.propeller.pitch', 0.2),
+      setPath(doc.design, 'drives.main.motor.kv', 80),
     ]) {
       const r = reduceBench(doc.brief, next, priorCalibration(), own, 288.15);
       expect(r.measurements).toEqual([]);

@@ -7,7 +7,15 @@
  * Factors come by Gauss-Newton with next to no prior, so that `refine` may weigh them against its own.
  */
 import { airAt, G0 } from '../air';
-import type { BenchBody, Brief, Calibration, Design, Measurement } from '../design';
+import {
+  powertrainOf,
+  type BenchBody,
+  type Brief,
+  type Calibration,
+  type Design,
+  type Measurement,
+  type Powertrain,
+} from '../design';
 import { FACTOR_IDS } from '../design';
 import { updateLinear } from '../numeric';
 import {
@@ -147,21 +155,21 @@ export function steadyPoints(rows: readonly Row[], run: number, kind: 'log' | 't
 /** What a new run would be taken with: the chosen part of the swap set, or the design's own. */
 export function fittedNow(design: Design, propeller: string | null): NonNullable<BenchBody['fitted']> {
   const swap = design.swaps?.find((s) => s.id === propeller),
-    { x: _x, z: _z, downThrust: _d, sideThrust: _s, correction: _c, ...own } = design.power.propeller;
+    { x: _x, z: _z, downThrust: _d, sideThrust: _s, correction: _c, ...own } = powertrainOf(design).propeller;
   const { correction: _k, ...data } =
     swap?.kind === 'propeller' ? swap.data : (own as typeof own & { correction?: undefined });
-  return { propeller: data, motor: design.power.motor };
+  return { propeller: data, motor: powertrainOf(design).motor };
 }
 
 type Bolted = Pick<BenchBody, 'propeller' | 'pack' | 'fitted'>;
 
 /** The power part of a design with what is bolted to the stand: parts as they come, without corrections of earlier runs. */
-export function benchPower(design: Design, bench: Bolted): Design['power'] {
+export function benchPower(design: Design, bench: Bolted): Powertrain {
   const fitted = bench.fitted ?? fittedNow(design, bench.propeller),
     pack = design.swaps?.find((s) => s.id === bench.pack),
-    { x, z } = design.power.propeller;
+    { x, z } = powertrainOf(design).propeller;
   return {
-    ...design.power,
+    ...powertrainOf(design),
     motor: fitted.motor,
     propeller: { ...fitted.propeller, x, z },
     ...(pack?.kind === 'pack' ? { battery: pack.data, second: undefined } : {}),
@@ -277,7 +285,10 @@ function stepsOf(d: Drive, points: readonly BenchPoint[]): BenchStep[] {
 /** Whether what was on the stand is the propeller and motor that the design flies now. */
 export function isOwnDrive(design: Design, bench: Pick<BenchBody, 'propeller' | 'fitted'>): boolean {
   const fitted = bench.fitted ?? fittedNow(design, bench.propeller);
-  return sameBlades(design.power.propeller, fitted.propeller) && sameMotor(design.power.motor, fitted.motor);
+  return (
+    sameBlades(powertrainOf(design).propeller, fitted.propeller) &&
+    sameMotor(powertrainOf(design).motor, fitted.motor)
+  );
 }
 
 /** @param temperature of the air at the bench [K] */
@@ -353,7 +364,12 @@ function siteFigures(
   fit: BenchFit,
 ): { values: [number, number, number]; sigma: [number, number, number] } {
   const air = airAt(brief.site.elevation, brief.site.temperature),
-    base = buildDrive(design.power, air.density, { thrust: 1, electricalLoss: 1, capacity: 1, torque: 1 });
+    base = buildDrive(powertrainOf(design), air.density, {
+      thrust: 1,
+      electricalLoss: 1,
+      capacity: 1,
+      torque: 1,
+    });
   const at = (x: readonly number[]): [number, number, number] => {
     const o = operate(
       {

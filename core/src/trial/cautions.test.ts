@@ -5,13 +5,13 @@ import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../
 import { LEAVING, type DesignDocument, type Leaving } from '../design';
 import { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor, type Place } from './index';
 
-const ids = (place: Place, doc: DesignDocument, state = doc.design.loadings[0]) =>
-  cautionsAt(place, doc.design, state).map((c) => c.id);
-const lines = (doc: DesignDocument, state = doc.design.loadings[0]) =>
+const ids = (place: Place, doc: DesignDocument, state = doc.design.states[0]) =>
+  cautionsAt(place, doc, state).map((c) => c.id);
+const lines = (doc: DesignDocument, state = doc.design.states[0]) =>
   preflightFor(doc.design, state)
     .map((c) => c.text)
     .join('\n');
-const leaving = (doc: DesignDocument, way: Leaving) => ({ ...doc.design.loadings[0], leaving: way });
+const leaving = (doc: DesignDocument, way: Leaving) => ({ ...doc.design.states[0], leaving: way });
 
 describe('cautions', () => {
   it('are short, and end in local rules and somebody experienced', () => {
@@ -26,7 +26,7 @@ describe('cautions', () => {
     for (const place of PLACES) {
       const all = [bitternDocument(), gnatDocument(), waferDocument(), craneDocument()].flatMap((d) =>
         ids(place, d, {
-          ...d.design.loadings[0],
+          ...d.design.states[0],
           count: 1,
         }),
       );
@@ -43,7 +43,7 @@ describe('cautions', () => {
     expect(ids('flight', doc)).toContain('people');
     expect(ids('export', doc)).toEqual(['tools']);
     const towing = {
-      ...doc.design.loadings[0],
+      ...doc.design.states[0],
       towed: { mass: 0.2, dragArea: 0, line: 4, lineDiameter: 0.001, x: 0.4, z: 0 },
     };
     expect(ids('states', doc, towing)).toContain('tow');
@@ -51,7 +51,7 @@ describe('cautions', () => {
       ids(
         'states',
         doc,
-        doc.design.loadings.find((l) => l.count > 0)!,
+        doc.design.states.find((l) => l.count > 0)!,
       ),
     ).toContain('drop');
   });
@@ -90,19 +90,19 @@ describe('checklist', () => {
     expect(
       lines(
         doc,
-        doc.design.loadings.find((l) => l.count > 0)!,
+        doc.design.states.find((l) => l.count > 0)!,
       ),
     ).toMatch(/Sample tube: latched/);
   });
   it('rotors are tried corner by corner; a hover asks for no wing', () => {
     const crane = craneDocument(),
-      hover = crane.design.loadings.find((l) => l.hover)!;
+      hover = crane.design.states.find((l) => l.hover)!;
     expect(lines(crane, hover)).toMatch(/answers its own corner/);
     expect(lines(crane, hover)).not.toMatch(/spar seated/);
     expect(
       lines(
         crane,
-        crane.design.loadings.find((l) => !l.hover)!,
+        crane.design.states.find((l) => !l.hover)!,
       ),
     ).toMatch(/spar seated/);
   });

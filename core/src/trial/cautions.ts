@@ -2,7 +2,7 @@
  * The usual cautions, each for the place of work it stands at. Short; all of them yield to local rules and to somebody
  * experienced. Shown above the first control there, whatever part is selected; `docs/safety.md` lists them.
  */
-import { hovers, leavingOf, type Design, type Loading } from '../design';
+import { hovers, leavingOf, type Design, type State, powertrainOf, type DesignDocument } from '../design';
 
 export const PLACES = [
   'drive',
@@ -16,20 +16,28 @@ export const PLACES = [
 ] as const;
 export type Place = (typeof PLACES)[number];
 
+type Designed = Pick<DesignDocument, 'design'>;
+type Source = Designed & Pick<DesignDocument, 'brief'>;
+
 export interface Caution {
   id: string;
   hazard: string;
   places: readonly Place[];
   text: string;
-  /** where it bears; everywhere without it */ when?: (design: Design, state: Loading | undefined) => boolean;
+  /** where it bears; everywhere without it */ when?: (of: Source, state: State | undefined) => boolean;
 }
 
-const powered = (d: Design) => !d.power.unpowered;
-const lifts = (d: Design) => d.power.lift !== undefined || (d.rotors?.length ?? 0) > 0;
+const powered = ({ design }: Designed) => !powertrainOf(design).unpowered;
+const lifts = ({ design }: Designed) => {
+  const { lift, rotorCount } = powertrainOf(design);
+  return lift !== undefined || (rotorCount ?? 0) > 0;
+};
+const plansDrop = ({ brief }: Source) =>
+  brief.missions.some((m) => m.rounds.some((r) => r.legs.some((l) => l.kind === 'drop')));
 const leaves =
   (...ways: string[]) =>
-  (d: Design, s: Loading | undefined) =>
-    s !== undefined && ways.includes(leavingOf(d, s));
+  ({ design }: Source, s: State | undefined) =>
+    s !== undefined && ways.includes(leavingOf(design, s));
 
 /** Ends every caution: whose word counts more. */
 export const LAST_WORD = 'Local rules and somebody experienced come first.';
@@ -62,7 +70,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: 'stretched rubber',
     places: ['rubber', 'flight'],
     text: 'Stretched rubber snaps: glasses on, wind in a tube, hold the shaft.',
-    when: (d) => d.power.rubber !== undefined,
+    when: ({ design }) => design.power.rubber !== undefined,
   },
   {
     id: 'rotors',
@@ -113,8 +121,7 @@ export const CAUTIONS: readonly Caution[] = [
     text:
       'Dropping and lowering are regulated: permission for the place, a clear ground watched by a second ' +
       'person, nothing hard or heavy.',
-    when: (d, s) =>
-      (s?.count ?? 0) > 0 || leaves('dropped')(d, s) || (d.phases ?? []).some((p) => p.kind === 'drop'),
+    when: (d, s) => (s?.count ?? 0) > 0 || leaves('dropped')(d, s) || plansDrop(d),
   },
   {
     id: 'people',
@@ -135,8 +142,8 @@ export const CAUTIONS: readonly Caution[] = [
 ];
 
 /** Cautions of a place for an aircraft in a state, in the order of the list. */
-export function cautionsAt(place: Place, design: Design, state?: Loading): Caution[] {
-  return CAUTIONS.filter((c) => c.places.includes(place) && (c.when?.(design, state) ?? true));
+export function cautionsAt(place: Place, of: Source, state?: State): Caution[] {
+  return CAUTIONS.filter((c) => c.places.includes(place) && (c.when?.(of, state) ?? true));
 }
 
 export interface CheckLine {
@@ -145,8 +152,9 @@ export interface CheckLine {
 }
 
 /** Lines for what is aboard: none of them speaks of a part that is not. */
-function aboardLines(d: Design): CheckLine[] {
-  const motor = powered(d) || lifts(d);
+function aboardLines(design: Design): CheckLine[] {
+  const d = { design },
+    motor = powered(d) || lifts(d);
   return [
     ...(motor
       ? [
@@ -161,13 +169,13 @@ function aboardLines(d: Design): CheckLine[] {
     ...(lifts(d)
       ? [{ text: 'Each lift rotor turns its own way and answers its own corner', caution: true }]
       : []),
-    ...(d.power.rubber
+    ...(design.power.rubber
       ? [
           { text: 'Rubber: no nicks, lubricated, hooks closed; glasses on for winding', caution: true },
           { text: 'Dethermalizer set, or a way to end the flight', caution: false },
         ]
       : []),
-    ...(d.surfaces.some((s) => s.controls.length > 0) && !d.power.rubber
+    ...(design.surfaces.some((s) => s.controls.length > 0) && !design.power.rubber
       ? [{ text: 'Controls move the right way; throws as drawn', caution: false }]
       : []),
   ];
@@ -185,7 +193,7 @@ const WAY_LINES: Partial<Record<string, string>> = {
 };
 
 /** The list to be ticked before a flight: from what is aboard, how this state leaves, what it carries and drops. */
-export function preflightFor(design: Design, state: Loading | undefined): CheckLine[] {
+export function preflightFor(design: Design, state: State | undefined): CheckLine[] {
   const way = state ? WAY_LINES[leavingOf(design, state)] : undefined;
   const wing = state === undefined || !hovers(state);
   const carries = (state?.count ?? 0) > 0;

@@ -14,7 +14,7 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
   const { record: r, card } = body;
   const out: Measurement[] = [];
   const add = (quantity: string, value: number, sigma: number, from: string) =>
-    out.push({ quantity, state: card.loading, value, sigma, from, setAside: false });
+    out.push({ quantity, state: card.state, value, sigma, from, setAside: false });
   if (r.laps.length) {
     const m = mean(r.laps);
     const spread = Math.sqrt(r.laps.reduce((s, x) => s + (x - m) ** 2, 0) / Math.max(1, r.laps.length - 1));
@@ -40,14 +40,14 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
     const amps = (r.chargeBefore - r.chargeAfter) / r.duration;
     out.push({
       quantity: 'lapCurrent',
-      state: card.loading,
+      state: card.state,
       value: amps,
       sigma: 0.08 * amps,
       from: 'charge used over motor time: the mean of take-off, climb and turns, not the current on the straights at lap throttle; kept out of the fit',
       setAside: true,
     });
   }
-  if (r.rubber) out.push(...reduceRubber(r.rubber, card.loading));
+  if (r.rubber) out.push(...reduceRubber(r.rubber, card.state));
   return out;
 }
 
@@ -62,7 +62,7 @@ export function measurementsOf(body: TestBody): { measurements: Measurement[]; r
   const typed = reduceRecord(body),
     remarks = unusedFigures(body);
   if (!body.log) return { measurements: typed, remarks };
-  const log = reduceLog(body.log.rows, body.card.loading),
+  const log = reduceLog(body.log.rows, body.card.state),
     source = body.log.name === SIMULATED_LOG ? SIMULATED_LOG : 'log';
   const logged = log.measurements.map((m): Measurement => {
     const own = typed.find((t) => t.quantity === m.quantity);

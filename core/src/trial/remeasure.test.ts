@@ -27,7 +27,7 @@ const body = (patch: Partial<TestBody['record']>, log: TestBody['log'] = null): 
       oneChange: '',
       expected: '',
       stopWhen: '',
-      loading: 'tubes-8',
+      state: 'tubes-8',
       overrideReason: '',
     },
     checklist: [],

@@ -1,5 +1,5 @@
 /** Indoor and free-flight records: turns, torque, seconds, height; what they say of rpm and effective pitch. */
-import type { Design, Measurement, TestBody } from '../design';
+import { powertrainOf, type Design, type Measurement, type TestBody } from '../design';
 import { effectivePitch, meanRotation, rubberMotor } from '../power';
 
 type RubberRecord = NonNullable<TestBody['record']['rubber']>;
@@ -43,7 +43,7 @@ function rotationOf(r: RubberRecord): number | null {
 /** The design as it was launched: turns and motor of that day in place of the drawing's. */
 export function designOfTheDay(design: Design, record: TestBody['record']): Design {
   const r = record.rubber,
-    own = design.power.rubber;
+    own = powertrainOf(design).rubber;
   if (!r || !own) return design;
   const motor = {
     ...own,

@@ -22,7 +22,7 @@ const NEEDED = [
 /** Sentences in the order of danger; empty when the card may be flown. */
 export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: string): string[] {
   if (ledger.stopped) return [ledger.stopped];
-  const state = design.loadings.find((l) => l.id === loading);
+  const state = design.states.find((l) => l.id === loading);
   if (!state) return ['This state is not in the design any more: choose one that is.'];
   if (hovers(state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
   const at = (id: QuantityId) => entryOf(ledger, id, loading)?.value ?? NaN;

@@ -115,7 +115,7 @@ describe('records', () => {
       oneChange: '',
       expected: '',
       stopWhen: '',
-      loading: 'tubes-6',
+      state: 'tubes-6',
       overrideReason: '',
     },
     checklist: [],
@@ -195,7 +195,7 @@ describe('stop line', () => {
   });
   it('the pre-flight list cautions of propeller, pack, people and rules', () =>
     expect(
-      preflightFor(doc.design, doc.design.loadings[0])
+      preflightFor(doc.design, doc.design.states[0])
         .filter((c) => c.caution)
         .map((c) => c.text)
         .join(' '),

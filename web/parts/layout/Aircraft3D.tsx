@@ -2,7 +2,7 @@
 /** The aircraft in three dimensions: lofted surfaces, bodies, propellers, CG, neutral point, and its plan form as a shadow on the ground. */
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { modelOf } from '@skiametra/core/assess';
-import type { Design } from '@skiametra/core/design';
+import { powertrainOf, type Design } from '@skiametra/core/design';
 import { aircraftMesh } from '@skiametra/core/layout';
 import { DomainError } from '@skiametra/core/numeric';
 
@@ -17,6 +17,7 @@ const colour = (name: string) =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim() || '#888';
 
 export function Aircraft3D({ design, cg, neutralX, height = 460 }: Props) {
+  const power = powertrainOf(design);
   const box = useRef<HTMLDivElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const meshes = useMemo(() => {
@@ -75,9 +76,9 @@ export function Aircraft3D({ design, cg, neutralX, height = 460 }: Props) {
           ring.position.set(x, y, z);
           group.add(ring);
         };
-        if (!design.power.unpowered)
-          disc(design.power.propeller.diameter, design.power.propeller.x, 0, design.power.propeller.z, true);
-        for (const r of design.rotors ?? []) disc(r.diameter, r.x, r.y, r.z, false);
+        const { propeller: p } = power;
+        if (!power.unpowered) disc(p.diameter, p.x, 0, p.z, true);
+        for (const r of power.rotors ?? []) disc(r.diameter, r.x, r.y, r.z, false);
         const size = bounds.getSize(new T.Vector3()).length(),
           centre = bounds.getCenter(new T.Vector3());
         const mark = (x: number, z: number, c: string, kind: 'cg' | 'np') => {
@@ -155,7 +156,7 @@ export function Aircraft3D({ design, cg, neutralX, height = 460 }: Props) {
       here = false;
       stop();
     };
-  }, [meshes, design.power, design.rotors, cg, neutralX, height]);
+  }, [meshes, power, cg, neutralX, height]);
   if (!meshes) return <p className="stoptext">A section cannot be drawn; see Sections.</p>;
   return (
     <div>

@@ -322,8 +322,8 @@ export function PlanStall({ design, ghost, report, surface, units, loading, onSt
             vectorEffect="non-scaling-stroke"
           />
           <text x={-half} y={mapTop - 1.2 * u} fontSize={2 * u} fill="var(--ink-2)">
-            Stall of {ends.name}, {design.loadings.find((l) => l.id === loading)?.name}: angle of attack
-            upward, left wing left
+            Stall of {ends.name}, {design.states.find((l) => l.id === loading)?.name}: angle of attack upward,
+            left wing left
           </text>
           <g fontSize={1.9 * u} fill="var(--ink-2)">
             <rect

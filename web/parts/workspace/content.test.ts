@@ -1,3 +1,4 @@
+import { sparOf } from '@skiametra/core/design';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { reduceContent, type Content } from './content';
@@ -25,16 +26,16 @@ describe('edits', () => {
     const b = ok(
       reduceContent(a, {
         type: 'insert',
-        path: 'document.design.loadings',
+        path: 'document.design.states',
         value: { id: 'new', name: 'New', count: 3 },
         at: 1,
       }),
     );
-    expect(b.document.design.loadings[1].id).toBe('new');
+    expect(b.document.design.states[1].id).toBe('new');
     expect(
-      ok(reduceContent(b, { type: 'remove', path: 'document.design.loadings', index: 1 })).document.design
-        .loadings,
-    ).toEqual(a.document.design.loadings);
+      ok(reduceContent(b, { type: 'remove', path: 'document.design.states', index: 1 })).document.design
+        .states,
+    ).toEqual(a.document.design.states);
   });
   it('body stations typed tail-first are put in order (they stayed red though they were right)', () => {
     const c = content();
@@ -70,13 +71,13 @@ describe('edits', () => {
         type: 'apply',
         changes: [
           { path: 'document.brief.site.wind', value: 2 },
-          { path: 'document.design.structure.spar.outer', value: 0.012 },
+          { path: 'document.design.structure.members.spar.shape.outer', value: 0.012 },
         ],
       }),
     );
     expect([
       r.document.brief.site.wind,
-      (r.document.design.structure.spar as { outer: number }).outer,
+      (sparOf(r.document.design)!.shape as { outer: number }).outer,
     ]).toEqual([2, 0.012]);
   });
   it.each([
@@ -85,7 +86,7 @@ describe('edits', () => {
     ['document.brief.requirements.strip.max', null],
     ['document.design.surfaces.wing.stations.0.section', 'ghost'],
     ['tests.1.body.record.wind', 400],
-    ['document.design.loadings', []],
+    ['document.design.states', []],
   ])('refuses %s = %s with a sentence', (path, value) => {
     const r = reduceContent(content(), { type: 'set', path, value });
     expect(r.status).toBe('refused');

@@ -1,5 +1,5 @@
 /** Drafts found on opening: this tab's own is put back, those of tabs that are gone are offered, none is thrown away. */
-import { upgradeDocument, type DesignDocument } from '@skiametra/core/design';
+import { upgradeDocument, upgradeTest, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import type { Draft, DraftShelf } from './drafts';
 import type { Content } from './content';
 import type { Saved } from './drafts';
@@ -18,11 +18,17 @@ export interface Found {
 
 /** Documents of a draft in the present form. */
 function present(draft: Draft): Draft {
-  const up = (d: DesignDocument) => upgradeDocument(d) as DesignDocument;
+  const up = (d: DesignDocument) => upgradeDocument(d) as DesignDocument,
+    upTest = (b: TestBody) => upgradeTest(b) as TestBody;
   return {
     ...draft,
     document: up(draft.document),
     base: { ...draft.base, document: up(draft.base.document) },
+    tests: draft.tests.map((t) => ({
+      ...t,
+      body: upTest(t.body),
+      base: { ...t.base, body: upTest(t.base.body) },
+    })),
   };
 }
 

@@ -131,31 +131,31 @@ describe('the state in view', () => {
     w.getState().edit({
       type: 'set',
       path: 'document',
-      value: withoutEntry(w.getState().content.document, 'loadings', id),
+      value: withoutEntry(w.getState().content.document, 'states', id),
     });
   it('taken away, its neighbour comes into view (the strip stayed empty and stations failed)', () => {
     const w = open();
     expect(state(w)).toBe('tubes-8');
     expect(without(w, 'tubes-8')).toBeNull();
-    const list = w.getState().content.document.design.loadings.map((l) => l.id);
+    const list = w.getState().content.document.design.states.map((l) => l.id);
     expect(list).toContain(state(w));
     for (const watched of w.getState().content.document.brief.watch)
       expect(['all', ...list]).toContain(watched.split('@')[1]);
   });
   it('law: taken away one by one, the view is always one that exists; undone, all are there again', () => {
     const w = open();
-    const all = w.getState().content.document.design.loadings.map((l) => l.id);
+    const all = w.getState().content.document.design.states.map((l) => l.id);
     for (const id of all.slice(0, -1)) {
       expect(without(w, id)).toBeNull();
-      expect(w.getState().content.document.design.loadings.map((l) => l.id)).toContain(state(w));
+      expect(w.getState().content.document.design.states.map((l) => l.id)).toContain(state(w));
     }
     for (let i = 0; i < all.length - 1; i++) w.getState().undo();
-    expect(w.getState().content.document.design.loadings.map((l) => l.id)).toEqual(all);
+    expect(w.getState().content.document.design.states.map((l) => l.id)).toEqual(all);
     expect(all).toContain(state(w));
   });
   it('a state that is only renamed stays in view', () => {
     const w = open();
-    w.getState().edit({ type: 'set', path: 'document.design.loadings.tubes-8.name', value: 'Eight' });
+    w.getState().edit({ type: 'set', path: 'document.design.states.tubes-8.name', value: 'Eight' });
     expect(state(w)).toBe('tubes-8');
   });
 });

@@ -61,9 +61,9 @@ const COALESCE_MS = 700;
 
 /** The state a screen speaks of: the same one while there is one, else what stands in its place in the list. */
 function inView(before: Content, next: Content, loading: string): string {
-  const list = next.document.design.loadings;
+  const list = next.document.design.states;
   if (list.some((l) => l.id === loading)) return loading;
-  const at = before.document.design.loadings.findIndex((l) => l.id === loading);
+  const at = before.document.design.states.findIndex((l) => l.id === loading);
   return list[Math.min(Math.max(at, 0), list.length - 1)].id;
 }
 
@@ -89,7 +89,7 @@ export function createWorkspace(
     revision: head.revision,
     tests: new Map(data.tests.map((t) => [t.id, { body: t.body, revision: t.revision }])),
   };
-  const firstLoading = head.document.brief.watch[0]?.split('@')[1] ?? '';
+  const firstState = head.document.brief.watch[0]?.split('@')[1] ?? '';
   let lastSet: { path: string; at: number } | null = null;
 
   return createStore<Workspace>()((set, get) => {
@@ -160,9 +160,9 @@ export function createWorkspace(
       againstId: head.parentId,
       againstLedger: null,
       why: null,
-      loading: head.document.design.loadings.some((l) => l.id === firstLoading)
-        ? firstLoading
-        : head.document.design.loadings[0].id,
+      loading: head.document.design.states.some((l) => l.id === firstState)
+        ? firstState
+        : head.document.design.states[0].id,
 
       edit(edit) {
         const { content: now, past } = get();

@@ -1,6 +1,6 @@
 'use client';
 /** Which part of the design a line of the mass list weighs. What is linked follows the part; a mere mass follows nothing. */
-import { PART_KINDS, type Item, type PartKind } from '@skiametra/core/design';
+import { PART_KINDS, type Item, type PartKind, powertrainOf } from '@skiametra/core/design';
 import { partMass, plannedItem } from '@skiametra/core/mass';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
@@ -27,11 +27,11 @@ export function IsPart({ index }: { index: number }) {
   const item = design.items[index];
   if (!item) return null;
   const several: { kind: PartKind; of: string; label: string }[] = [
-    ...(design.power.second ? [{ kind: 'pack' as const, of: 'second', label: 'second pack' }] : []),
-    ...(design.power.rubber
+    ...(powertrainOf(design).second ? [{ kind: 'pack' as const, of: 'second', label: 'second pack' }] : []),
+    ...(powertrainOf(design).rubber
       ? [{ kind: 'propeller' as const, of: 'rubber', label: 'propeller of the rubber' }]
       : []),
-    ...(design.rotors ?? []).flatMap((r) => [
+    ...(powertrainOf(design).rotors ?? []).flatMap((r) => [
       { kind: 'lift motor' as const, of: r.id, label: `lift motor, ${r.name}` },
       { kind: 'lift rotor' as const, of: r.id, label: `lift rotor, ${r.name}` },
     ]),

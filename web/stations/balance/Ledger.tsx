@@ -1,5 +1,5 @@
 'use client';
-/** The mass ledger: items, ranges of what moves, weighings, payload and loadings. */
+/** The mass ledger: items, ranges of what moves, weighings, payload and states. */
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf } from '@skiametra/core/assess';
@@ -306,7 +306,7 @@ function Resolution({ mass }: { mass: number }) {
 
 function Scale() {
   const scale = useWorkspace((w) => w.content.document.design.scale);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const mass = useWorkspace((w) => (w.ledger ? entryOf(w.ledger, 'mass', w.loading)?.value : undefined));
   return (
     <div style={{ marginTop: 12 }}>
@@ -323,16 +323,16 @@ function Scale() {
         addLabel="Add a weighing"
         newRow={() => ({
           id: freshId('weighing', scale),
-          loading: loadings[0].id,
+          loading: states[0].id,
           mass: mass ?? 1,
           cgX: null,
           note: '',
         })}
         columns={[
           {
-            key: 'loading',
+            key: 'state',
             label: 'In',
-            cell: { type: 'choice', options: loadings.map((l) => ({ value: l.id, label: l.name })) },
+            cell: { type: 'choice', options: states.map((l) => ({ value: l.id, label: l.name })) },
           },
           { key: 'mass', label: 'Scale says', cell: { type: 'quantity', kind: 'allUpMass' }, width: 100 },
           { key: 'note', label: 'Note', cell: { type: 'text' } },
@@ -346,7 +346,7 @@ function Scale() {
 }
 
 export function Payload() {
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const P = `${D}.payload`;
   return (
     <section className="block">
@@ -360,14 +360,14 @@ export function Payload() {
       </div>
       <details style={{ marginTop: 8 }}>
         <summary className="dim" style={{ cursor: 'pointer' }}>
-          {loadings.length} loadings
+          {states.length} states
         </summary>
         <SheetTable
-          path={`${D}.loadings`}
+          path={`${D}.states`}
           caption="States"
           least={1}
           addLabel="Add a state"
-          newRow={() => ({ id: freshId('loading', loadings), name: 'New loading', count: 1 })}
+          newRow={() => ({ id: freshId('state', states), name: 'New state', count: 1 })}
           columns={[
             { key: 'name', label: 'Name', cell: { type: 'text' } },
             { key: 'count', label: 'Units', cell: { type: 'quantity', kind: 'count' }, width: 80 },

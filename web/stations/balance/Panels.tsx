@@ -26,15 +26,15 @@ const pct = (v: number, n = 1) => `${(100 * v).toFixed(n)} %`;
 
 export function StatesPanel({ report }: { report: LayoutReport }) {
   const units = useWorkspace((w) => w.units);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   const items = useWorkspace((w) => w.content.document.design.items);
   const design = useWorkspace((w) => w.content.document.design);
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const edit = useWorkspace((w) => w.edit);
-  const i = loadings.findIndex((l) => l.id === loading),
-    now = loadings[i];
-  const P = `${D}.loadings.${i}`;
+  const i = states.findIndex((l) => l.id === loading),
+    now = states[i];
+  const P = `${D}.states.${i}`;
   const set = (key: string, value: unknown) => {
     const next = { ...now, [key]: value };
     if (value === undefined) delete (next as Record<string, unknown>)[key];
@@ -487,7 +487,7 @@ export function WhatIfPanel() {
             {chosen.name} to <b className="num">{formatQuantity(place, 'length', units)}</b> from the nose,{' '}
             {formatQuantity(Math.abs(place - chosen.x), 'length', units)}{' '}
             {place < chosen.x ? 'forward' : 'aft'} of where it is, for{' '}
-            {design.loadings.find((l) => l.id === loading)?.name}.{' '}
+            {design.states.find((l) => l.id === loading)?.name}.{' '}
             {inside ? (
               <Button
                 size="compact-xs"
@@ -530,7 +530,7 @@ export function WhatIfPanel() {
             const m = (np - r.x) / mac;
             return (
               <tr key={r.loading}>
-                <td>{design.loadings.find((l) => l.id === r.loading)?.name}</td>
+                <td>{design.states.find((l) => l.id === r.loading)?.name}</td>
                 <td className="num">{formatValue(r.mass, 'allUpMass', units)}</td>
                 <td className="num">{formatValue(r.before, 'length', units)}</td>
                 <td className="num">{formatValue(r.x, 'length', units)}</td>

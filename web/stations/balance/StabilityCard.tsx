@@ -11,7 +11,7 @@ const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
 export function StabilityCard({ report }: { report: LayoutReport }) {
   const units = useWorkspace((w) => w.units);
   const name = useWorkspace(
-    (w) => w.content.document.design.loadings.find((l) => l.id === report.loading)?.name,
+    (w) => w.content.document.design.states.find((l) => l.id === report.loading)?.name,
   );
   const tailless = useWorkspace(
     (w) => !w.content.document.design.surfaces.some((s) => s.role === 'tail' || s.role === 'canard'),

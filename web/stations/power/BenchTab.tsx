@@ -41,7 +41,7 @@ function emptyBench(loading: string, temperature: number, title: string, bench: 
       oneChange: '',
       expected: '',
       stopWhen: '',
-      loading,
+      state: loading,
       overrideReason: '',
     },
     checklist: [],

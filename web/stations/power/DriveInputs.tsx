@@ -2,7 +2,14 @@
 /** What is typed of the drive, one part at a time. */
 import { Button, FileButton, NativeSelect, Switch } from '@mantine/core';
 import { useState } from 'react';
-import { getPath } from '@skiametra/core/design';
+import {
+  arranged,
+  driveFitted,
+  getPath,
+  withSecondPack,
+  withoutSecondPack,
+  type Arrangement,
+} from '@skiametra/core/design';
 import {
   BLADE_FAMILIES,
   BLADES,
@@ -13,9 +20,9 @@ import {
 import { parseCoefficientCsv } from '@skiametra/formats';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { SheetTable } from '../../parts/SheetTable';
+import { ThrusterTable } from '../../parts/ThrusterTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-
-const P = 'document.design.power';
+import { useDrive } from './useDrive';
 
 /** A choice bound to the document. */
 export function Choice({
@@ -89,9 +96,10 @@ export function BladeFields({ at, tracked }: { at: string; tracked?: boolean }) 
 
 /** Pitch that is not the same everywhere: carved, or twisted by hand. */
 function PitchByRadius() {
-  const propeller = useWorkspace((w) => w.content.document.design.power.propeller);
+  const { power, at: drive } = useDrive();
   const edit = useWorkspace((w) => w.edit);
-  const at = `${P}.propeller.pitchAt`;
+  const { propeller } = power,
+    at = `${drive?.drive}.propeller.pitchAt`;
   if (!propeller.pitchAt)
     return (
       <Button
@@ -139,8 +147,9 @@ function PitchByRadius() {
 
 /** Measured or published coefficients in place of the blade computation. */
 function TableOfBlades() {
-  const table = useWorkspace((w) => w.content.document.design.power.propeller.table);
-  const correction = useWorkspace((w) => w.content.document.design.power.propeller.correction);
+  const { power, at } = useDrive(),
+    { table, correction } = power.propeller,
+    propeller = `${at?.drive}.propeller`;
   const edit = useWorkspace((w) => w.edit);
   const [error, setError] = useState<string | null>(null);
   const open = (f: File | null) => {
@@ -156,7 +165,7 @@ function TableOfBlades() {
           ? `${f.name} was not taken. ${r.message}`
           : (edit({
               type: 'set',
-              path: `${P}.propeller.table`,
+              path: `${propeller}.table`,
               value: { name: f.name.slice(0, 100), rows: r.rows },
             }) ??
               r.remarks[0] ??
@@ -172,7 +181,7 @@ function TableOfBlades() {
           <Button
             size="compact-xs"
             variant="subtle"
-            onClick={() => edit({ type: 'set', path: `${P}.propeller.table`, value: undefined })}
+            onClick={() => edit({ type: 'set', path: `${propeller}.table`, value: undefined })}
           >
             Back to blade elements
           </Button>
@@ -192,7 +201,7 @@ function TableOfBlades() {
           <Button
             size="compact-xs"
             variant="subtle"
-            onClick={() => edit({ type: 'set', path: `${P}.propeller.correction`, value: undefined })}
+            onClick={() => edit({ type: 'set', path: `${propeller}.correction`, value: undefined })}
           >
             Forget
           </Button>
@@ -215,10 +224,9 @@ const PARTS = [
 ] as const;
 
 export function DriveInputs() {
-  const power = useWorkspace((w) => w.content.document.design.power);
-  const edit = useWorkspace((w) => w.edit);
+  const { at } = useDrive();
   const [part, setPart] = useState<(typeof PARTS)[number][0]>('pack');
-  const set = (path: string, value: unknown) => edit({ type: 'set', path: `${P}.${path}`, value });
+  if (!at) return null;
   return (
     <section className="block" aria-label="Parts of the drive">
       <NativeSelect
@@ -228,178 +236,202 @@ export function DriveInputs() {
         data={PARTS.map(([value, label]) => ({ value, label }))}
         mb={8}
       />
-      {part === 'pack' && (
-        <>
-          <PackFields at={`${P}.battery`} tracked />
-          <Button
-            size="compact-xs"
-            variant="subtle"
-            mt={6}
-            title="0.1 / (Ah √C), for a pack at room temperature; cold and age come on top"
-            onClick={() => {
-              const b = power.battery;
-              set(
-                'battery.cellResistance',
-                Number(estimateCellResistance(b.capacity / b.parallel, b.maxC, b.chemistry).toPrecision(2)),
-              );
-            }}
-          >
-            Estimate the resistance
-          </Button>
-          {power.second ? (
-            <div style={{ marginTop: 10 }}>
-              <h2 className="head">
-                Second pack{' '}
-                <Button
-                  size="compact-xs"
-                  variant="subtle"
-                  style={{ marginLeft: 'auto' }}
-                  onClick={() => set('second', undefined)}
-                >
-                  Take out
-                </Button>
-              </h2>
-              <Choice
-                label="Joined"
-                path={`${P}.second.joined`}
-                fallback="parallel"
-                data={[
-                  { value: 'parallel', label: 'in parallel' },
-                  { value: 'series', label: 'in series' },
-                ]}
-              />
-              <PackFields at={`${P}.second.battery`} />
-            </div>
-          ) : (
-            <Button
-              size="compact-xs"
-              variant="subtle"
-              mt={6}
-              onClick={() => set('second', { joined: 'parallel', battery: power.battery })}
-            >
-              Add a second pack
-            </Button>
-          )}
-        </>
-      )}
-      {part === 'motor' && (
-        <>
-          <MotorFields at={`${P}.motor`} tracked />
-          <div className="fields" style={{ marginTop: 8 }}>
-            <Choice
-              label="Built as"
-              path={`${P}.motor.kind`}
-              fallback="outrunner"
-              data={[
-                { value: 'outrunner', label: 'outrunner' },
-                { value: 'inrunner', label: 'inrunner' },
-              ]}
-            />
-            <DocField label="Cooling, 0 shut in, 1 in the stream" optional path={`${P}.motor.cooling`} />
-          </div>
-          <Arrangement />
-        </>
-      )}
-      {part === 'propeller' && (
-        <>
-          <BladeFields at={`${P}.propeller`} tracked />
-          <div className="fields" style={{ marginTop: 8 }}>
-            <DocField label="Stands at x" path={`${P}.propeller.x`} />
-            <DocField label="Height, z" path={`${P}.propeller.z`} />
-            <DocField label="Down thrust" optional path={`${P}.propeller.downThrust`} />
-            <DocField label="Right thrust" optional path={`${P}.propeller.sideThrust`} />
-          </div>
-          <PitchByRadius />
-          <TableOfBlades />
-          <Fan />
-        </>
-      )}
-      {part === 'rest' && (
-        <>
-          <div className="fields">
-            <DocField label="Controller" path={`${P}.esc.resistance`} tracked />
-            <DocField label="At most" path={`${P}.esc.maxCurrent`} tracked />
-            <DocField label="Avionics" path={`${P}.avionicsCurrent`} tracked />
-            <DocField label="Lap throttle" path="document.design.flight.lapThrottle" />
-          </div>
-          {power.wire ? (
-            <div className="fields" style={{ marginTop: 8 }}>
-              <DocField label="Wire, one way" path={`${P}.wire.length`} />
-              <DocField label="Copper of one core" path={`${P}.wire.area`} />
-              <NativeSelect
-                label="or by gauge"
-                value=""
-                onChange={(e) => {
-                  if (e.currentTarget.value) set('wire.area', gaugeArea(Number(e.currentTarget.value)));
-                }}
-                data={[
-                  { value: '', label: 'AWG …' },
-                  ...[8, 10, 12, 14, 16, 18, 20, 22].map((n) => ({ value: String(n), label: `AWG ${n}` })),
-                ]}
-              />
-            </div>
-          ) : (
-            <Button
-              size="compact-xs"
-              variant="subtle"
-              mt={6}
-              onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}
-            >
-              Add the wire between pack and controller
-            </Button>
-          )}
-          <div style={{ marginTop: 10 }}>
-            <Button size="compact-xs" variant="subtle" onClick={() => set('unpowered', true)}>
-              Fly it as a glider, without motor
-            </Button>
-          </div>
-        </>
-      )}
+      {part === 'pack' && <Packs at={at} />}
+      {part === 'motor' && <Motor drive={at.drive} />}
+      {part === 'propeller' && <Propeller drive={at.drive} />}
+      {part === 'rest' && <Rest drive={at.drive} />}
     </section>
   );
 }
 
-function Arrangement() {
-  const a = useWorkspace((w) => w.content.document.design.power.arrangement);
+function Packs({ at }: { at: { drive: string; pack: string | null; second: string | null } }) {
+  const { design, power, apply } = useDrive();
   const edit = useWorkspace((w) => w.edit);
-  if (!a)
-    return (
+  const { battery: b } = power;
+  if (!at.pack) return <p className="dim">No pack feeds this drive.</p>;
+  const estimate = Number(
+    estimateCellResistance(b.capacity / b.parallel, b.maxC, b.chemistry).toPrecision(2),
+  );
+  return (
+    <>
+      <PackFields at={at.pack} tracked />
       <Button
         size="compact-xs"
         variant="subtle"
         mt={6}
-        onClick={() =>
-          edit({ type: 'set', path: `${P}.arrangement`, value: { count: 2, kind: 'apart', tilt: false } })
-        }
+        title="0.1 / (Ah √C), for a pack at room temperature; cold and age come on top"
+        onClick={() => edit({ type: 'set', path: `${at.pack}.cellResistance`, value: estimate })}
       >
+        Estimate the resistance
+      </Button>
+      {at.second ? (
+        <div className="part">
+          <h2 className="head">
+            Second pack{' '}
+            <Button
+              className="atend"
+              size="compact-xs"
+              variant="subtle"
+              onClick={() => apply(withoutSecondPack(design), 'Second pack taken out')}
+            >
+              Take out
+            </Button>
+          </h2>
+          <Choice label="Joined" path={`${at.drive}.joined`} fallback="parallel" data={JOINED} />
+          <PackFields at={at.second} />
+        </div>
+      ) : (
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          mt={6}
+          onClick={() => apply(withSecondPack(design), 'Second pack')}
+        >
+          Add a second pack
+        </Button>
+      )}
+    </>
+  );
+}
+const JOINED = [
+  { value: 'parallel', label: 'in parallel' },
+  { value: 'series', label: 'in series' },
+];
+
+function Motor({ drive }: { drive: string }) {
+  return (
+    <>
+      <MotorFields at={`${drive}.motor`} tracked />
+      <div className="fields after">
+        <Choice label="Built as" path={`${drive}.motor.kind`} fallback="outrunner" data={BUILDS} />
+        <DocField label="Cooling, 0 shut in, 1 in the stream" optional path={`${drive}.motor.cooling`} />
+      </div>
+      <Shafts />
+    </>
+  );
+}
+const BUILDS = [
+  { value: 'outrunner', label: 'outrunner' },
+  { value: 'inrunner', label: 'inrunner' },
+];
+
+function Propeller({ drive }: { drive: string }) {
+  const { at } = useDrive();
+  return (
+    <>
+      <BladeFields at={`${drive}.propeller`} tracked />
+      {at?.thruster && (
+        <div className="fields after">
+          <DocField label="Stands at x" path={`${at.thruster}.x`} />
+          <DocField label="Height, z" path={`${at.thruster}.z`} />
+          <DocField label="Down thrust" optional path={`${at.thruster}.down`} />
+          <DocField label="Right thrust" optional path={`${at.thruster}.right`} />
+        </div>
+      )}
+      <PitchByRadius />
+      <TableOfBlades />
+      <Fan />
+    </>
+  );
+}
+
+const GAUGES = [
+  { value: '', label: 'AWG …' },
+  ...[8, 10, 12, 14, 16, 18, 20, 22].map((n) => ({ value: String(n), label: `AWG ${n}` })),
+];
+
+function Rest({ drive }: { drive: string }) {
+  const { design, power, apply } = useDrive();
+  const edit = useWorkspace((w) => w.edit);
+  const set = (key: string, value: unknown) => edit({ type: 'set', path: `${drive}.${key}`, value });
+  return (
+    <>
+      <div className="fields">
+        <DocField label="Controller" path={`${drive}.controller.resistance`} tracked />
+        <DocField label="At most" path={`${drive}.controller.maxCurrent`} tracked />
+        <DocField label="Avionics" path="document.design.power.avionicsCurrent" tracked />
+        <DocField label="Lap throttle" path="document.design.flight.lapThrottle" />
+      </div>
+      {power.wire ? (
+        <div className="fields after">
+          <DocField label="Wire, one way" path={`${drive}.wire.length`} />
+          <DocField label="Copper of one core" path={`${drive}.wire.area`} />
+          <NativeSelect
+            label="or by gauge"
+            value=""
+            onChange={(e) => {
+              if (e.currentTarget.value) set('wire.area', gaugeArea(Number(e.currentTarget.value)));
+            }}
+            data={GAUGES}
+          />
+        </div>
+      ) : (
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          mt={6}
+          onClick={() => set('wire', { length: 0.15, area: 2.08e-6 })}
+        >
+          Add the wire between pack and controller
+        </Button>
+      )}
+      <div className="part">
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          onClick={() => apply(driveFitted(design, false), 'Flown as a glider')}
+        >
+          Fly it as a glider, without motor
+        </Button>
+      </div>
+    </>
+  );
+}
+
+const ONE = { count: 1, kind: 'apart', tilt: false } as const;
+const KINDS = [
+  { value: 'apart', label: 'apart from each other' },
+  { value: 'counter-rotating', label: 'behind each other, counter-rotating' },
+];
+
+/** How many shafts the drive turns, and how they stand. */
+function Shafts() {
+  const { design, power, apply } = useDrive();
+  const a = power.arrangement;
+  const arrange = (more: Partial<Arrangement>) =>
+    apply(arranged(design, { ...ONE, ...a, ...more }), 'Shafts of the drive');
+  if (!a)
+    return (
+      <Button size="compact-xs" variant="subtle" mt={6} onClick={() => arrange({ count: 2 })}>
         More than one motor
       </Button>
     );
   return (
-    <div className="fields" style={{ marginTop: 8 }}>
-      <IntField label="Motors" path={`${P}.arrangement.count`} />
-      <Choice
-        label="Arranged"
-        path={`${P}.arrangement.kind`}
-        fallback="apart"
-        data={[
-          { value: 'apart', label: 'apart from each other' },
-          { value: 'counter-rotating', label: 'behind each other, counter-rotating' },
-        ]}
-      />
-      <Switch
-        size="xs"
-        label="Shafts tilt up for hover"
-        checked={a.tilt}
-        onChange={(e) => edit({ type: 'set', path: `${P}.arrangement.tilt`, value: e.currentTarget.checked })}
-      />
-      <Button
-        size="compact-xs"
-        variant="subtle"
-        onClick={() => edit({ type: 'set', path: `${P}.arrangement`, value: undefined })}
-      >
-        Only one motor
-      </Button>
+    <div className="after">
+      <div className="fields">
+        <NativeSelect
+          label="Motors"
+          value={String(a.count)}
+          onChange={(e) => arrange({ count: Number(e.currentTarget.value) })}
+          data={['1', '2', '3', '4', '5', '6', '7', '8']}
+        />
+        <NativeSelect
+          label="Arranged"
+          value={a.kind}
+          onChange={(e) => arrange({ kind: e.currentTarget.value as Arrangement['kind'] })}
+          data={KINDS}
+        />
+        <Switch
+          size="xs"
+          label="Shafts tilt up for hover"
+          checked={a.tilt}
+          onChange={(e) => arrange({ tilt: e.currentTarget.checked })}
+        />
+        <Button size="compact-xs" variant="subtle" onClick={() => apply(arranged(design, ONE), 'One motor')}>
+          Only one motor
+        </Button>
+      </div>
+      <ThrusterTable />
     </div>
   );
 }
@@ -408,14 +440,15 @@ function Arrangement() {
 export const USUAL_FAN = { diameter: 0.09, hub: 0.4, exitRatio: 0.9, efficiency: 0.65, exitSpeedRatio: 0.45 };
 
 function Fan() {
-  const power = useWorkspace((w) => w.content.document.design.power);
+  const { power, at } = useDrive();
   const edit = useWorkspace((w) => w.edit);
+  const fan = `${at?.drive}.fan`;
   if (!power.fan)
     return (
       <Button
         size="compact-xs"
         variant="subtle"
-        onClick={() => edit({ type: 'set', path: `${P}.fan`, value: USUAL_FAN })}
+        onClick={() => edit({ type: 'set', path: fan, value: USUAL_FAN })}
       >
         A ducted fan instead
       </Button>
@@ -428,17 +461,17 @@ function Fan() {
           size="compact-xs"
           variant="subtle"
           style={{ marginLeft: 'auto' }}
-          onClick={() => edit({ type: 'set', path: `${P}.fan`, value: undefined })}
+          onClick={() => edit({ type: 'set', path: fan, value: undefined })}
         >
           Back to the propeller
         </Button>
       </h2>
       <div className="fields">
-        <DocField label="Diameter" path={`${P}.fan.diameter`} />
-        <DocField label="Hub over tip" path={`${P}.fan.hub`} />
-        <DocField label="Exit over swept area" path={`${P}.fan.exitRatio`} />
-        <DocField label="Shaft to jet" path={`${P}.fan.efficiency`} />
-        <DocField label="Jet over tip speed" path={`${P}.fan.exitSpeedRatio`} />
+        <DocField label="Diameter" path={`${fan}.diameter`} />
+        <DocField label="Hub over tip" path={`${fan}.hub`} />
+        <DocField label="Exit over swept area" path={`${fan}.exitRatio`} />
+        <DocField label="Shaft to jet" path={`${fan}.efficiency`} />
+        <DocField label="Jet over tip speed" path={`${fan}.exitSpeedRatio`} />
       </div>
     </div>
   );

@@ -1,58 +1,73 @@
 'use client';
-/** Energy phase by phase with the reserve, counting what has been flown; packs; claims against each other. */
+/** Energy leg by leg with the reserve, counting what has been flown; packs; claims against each other. */
 import { Checkbox } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
-import { PHASE_KINDS } from '@skiametra/core/design';
+import { LEG_KINDS, timedMission, type Mission } from '@skiametra/core/design';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { DocField } from '../../parts/QuantityField';
 import { SheetTable, freshId } from '../../parts/SheetTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const D = 'document.design';
+/** Straights and turns belong to a lap. */
+const TIMED_KINDS = LEG_KINDS.filter((k) => k !== 'straight' && k !== 'turn');
 
 export function EnergyTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const phases = design.phases ?? [],
+  const missions = useWorkspace((w) => w.content.document.brief.missions);
+  const mission = timedMission({ missions }),
+    round = mission?.rounds[0],
+    legs = `document.brief.missions.${mission?.id}.rounds.${round?.id}.legs`,
     plan = report.phases;
+  const rowOf = (r: Record<string, unknown>) => plan?.rows.find((p) => p.id === r.id);
   const newRow = () => ({
-    id: freshId('phase', phases),
-    name: 'Phase',
-    kind: 'cruise',
-    loading: design.loadings[0].id,
+    id: freshId('leg', round?.legs ?? []),
+    name: 'Leg',
+    kind: 'cruise' as const,
+    state: design.states[0].id,
     time: 60,
     speed: null,
     flown: false,
   });
+  const begin = () => {
+    const value: Mission = {
+      id: freshId('mission', missions),
+      name: 'Flight',
+      window: null,
+      rounds: [{ id: 'once', name: 'Once', times: 1, legs: [newRow()] }],
+    };
+    edit({ type: 'insert', path: 'document.brief.missions', value });
+  };
   return (
     <div className="station" style={{ '--cols': 'minmax(0, 1.9fr) minmax(260px, 1fr)' } as CSSProperties}>
       <div className="stack">
         <section className="block">
           <h2>
-            The flight, phase by phase <span className="right dim">an empty speed is the state’s own</span>
+            The flight, leg by leg <span className="right dim">an empty speed is the state’s own</span>
           </h2>
-          {design.phases ? (
+          {round ? (
             <SheetTable
-              path={`${D}.phases`}
-              caption="Phases of the flight"
-              addLabel="Add a phase"
+              path={legs}
+              caption="Legs of the flight"
+              addLabel="Add a leg"
               newRow={newRow}
               columns={[
-                { key: 'name', label: 'Phase', cell: { type: 'text' }, width: 128 },
+                { key: 'name', label: 'Leg', cell: { type: 'text' }, width: 128 },
                 {
                   key: 'kind',
                   label: 'Mode',
-                  cell: { type: 'choice', options: PHASE_KINDS.map((k) => ({ value: k, label: k })) },
+                  cell: { type: 'choice', options: TIMED_KINDS.map((k) => ({ value: k, label: k })) },
                   width: 66,
                 },
                 {
-                  key: 'loading',
+                  key: 'state',
                   label: 'State',
                   cell: {
                     type: 'choice',
-                    options: design.loadings.map((l) => ({ value: l.id, label: l.name })),
+                    options: design.states.map((l) => ({ value: l.id, label: l.name })),
                   },
                   width: 96,
                 },
@@ -67,7 +82,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                     render: (_r, i) => (
                       <DocField
                         label={`Speed, row ${i + 1}`}
-                        path={`${D}.phases.${i}.speed`}
+                        path={`${legs}.${i}.speed`}
                         hideLabel
                         hideUnit
                         optional="null"
@@ -88,7 +103,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                         onChange={(e) =>
                           edit({
                             type: 'set',
-                            path: `${D}.phases.${i}.flown`,
+                            path: `${legs}.${i}.flown`,
                             value: e.currentTarget.checked,
                           })
                         }
@@ -103,13 +118,13 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                   numeric: true,
                   cell: {
                     type: 'shown',
-                    render: (_r, i) => (
+                    render: (r) => (
                       <span className="num">
-                        {plan?.rows[i] ? (
-                          plan.rows[i].power === null ? (
+                        {rowOf(r) ? (
+                          rowOf(r)!.power === null ? (
                             <span className="stoptext">too much</span>
                           ) : (
-                            formatQuantity(plan.rows[i].power!, 'power', units)
+                            formatQuantity(rowOf(r)!.power!, 'power', units)
                           )
                         ) : (
                           '…'
@@ -125,9 +140,9 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                   numeric: true,
                   cell: {
                     type: 'shown',
-                    render: (_r, i) => (
+                    render: (r) => (
                       <span className="num" style={{ whiteSpace: 'nowrap' }}>
-                        {plan?.rows[i] ? formatQuantity(plan.rows[i].energy, 'energy', units) : ''}
+                        {rowOf(r) ? formatQuantity(rowOf(r)!.energy, 'energy', units) : ''}
                       </span>
                     ),
                   },
@@ -139,15 +154,15 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                   numeric: true,
                   cell: {
                     type: 'shown',
-                    render: (_r, i) => (
+                    render: (r) => (
                       <span
                         className="num"
                         style={{
                           color:
-                            plan?.rows[i] && plan.rows[i].left < plan.reserve ? 'var(--stop)' : undefined,
+                            plan && (rowOf(r)?.left ?? Infinity) < plan.reserve ? 'var(--stop)' : undefined,
                         }}
                       >
-                        {plan?.rows[i] ? formatQuantity(plan.rows[i].left, 'energy', units) : ''}
+                        {rowOf(r) ? formatQuantity(rowOf(r)!.left, 'energy', units) : ''}
                       </span>
                     ),
                   },
@@ -156,18 +171,13 @@ export function EnergyTab({ report }: { report: PowerReport }) {
             />
           ) : (
             <p className="dim">
-              No plan yet. Write the flight as phases: what each takes from the pack, and whether that mode
+              No plan yet. Write the flight leg by leg: what each takes from the pack, and whether that mode
               has ever been flown.
             </p>
           )}
-          {!design.phases && (
-            <button
-              type="button"
-              className="sorter"
-              style={{ color: 'var(--predicted)' }}
-              onClick={() => edit({ type: 'set', path: `${D}.phases`, value: [newRow()] })}
-            >
-              Begin with one phase
+          {!round && (
+            <button type="button" className="sorter" style={{ color: 'var(--predicted)' }} onClick={begin}>
+              Begin with one leg
             </button>
           )}
         </section>
@@ -218,7 +228,7 @@ function Bar({ plan }: { plan: NonNullable<PowerReport['phases']> }) {
         viewBox={`-4 0 ${W + 12} 62`}
         width="100%"
         role="img"
-        aria-label="Energy of the phases along the pack"
+        aria-label="Energy of the legs along the pack"
       >
         <defs>
           <pattern

@@ -4,7 +4,7 @@ import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
-import { LoadingPicker } from '../../parts/LoadingPicker';
+import { StatePicker } from '../../parts/StatePicker';
 import { Readings } from '../../parts/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
@@ -93,7 +93,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <Readings
           title="Gliding"

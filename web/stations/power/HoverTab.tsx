@@ -1,42 +1,37 @@
 'use client';
 /** Lift motors: hover, what one weak motor leaves, the change to the wing, and what the rotors cost in cruise. */
-import { hovers } from '@skiametra/core/design';
+import { drivesOf, hovers, withLift, withoutLift } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
-import { LoadingPicker } from '../../parts/LoadingPicker';
+import { StatePicker } from '../../parts/StatePicker';
 import { DocField } from '../../parts/QuantityField';
 import { Readings } from '../../parts/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { BladeFields, MotorFields } from './DriveInputs';
-
-const L = 'document.design.power.lift';
+import { useDrive } from './useDrive';
 
 export function HoverTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
   const units = useWorkspace((w) => w.units);
   const loading = useWorkspace((w) => w.loading);
   const edit = useWorkspace((w) => w.edit);
-  const lift = design.power.lift;
-  const fit = () =>
-    edit({
-      type: 'set',
-      path: L,
-      value: {
-        motor: {
-          kv: design.power.motor.kv,
-          resistance: design.power.motor.resistance,
-          noLoadCurrent: design.power.motor.noLoadCurrent,
-          maxCurrent: design.power.motor.maxCurrent,
-        },
-        esc: design.power.esc,
-        propeller: { diameter: 0.33, pitch: 0.11, blades: 2, family: 'multirotor' },
-        law: 'duty',
-      },
-    });
+  const { power, apply } = useDrive(),
+    { lift, motor, esc } = power,
+    L = `document.design.drives.${drivesOf(design).lift?.id}`;
+  const fit = () => {
+    const { kv, resistance, noLoadCurrent, maxCurrent } = motor;
+    const parts = {
+      motor: { kv, resistance, noLoadCurrent, maxCurrent },
+      controller: esc,
+      propeller: { diameter: 0.33, pitch: 0.11, blades: 2, family: 'multirotor' as const },
+      law: 'duty' as const,
+    };
+    return apply(withLift(design, parts), 'Lift motors fitted');
+  };
   if (!report.hover)
     return (
       <div className="stack">
@@ -53,8 +48,8 @@ export function HoverTab({ report }: { report: PowerReport }) {
     );
   const h = report.hover,
     p = h.point,
-    state = design.loadings.find((l) => l.id === loading),
-    hovering = state && hovers(state) ? state : design.loadings.find(hovers);
+    state = design.states.find((l) => l.id === loading),
+    hovering = state && hovers(state) ? state : design.states.find(hovers);
   return (
     <div
       className="station"
@@ -74,8 +69,8 @@ export function HoverTab({ report }: { report: PowerReport }) {
             <section className="block">
               <h2>Controller</h2>
               <div className="fields">
-                <DocField label="Resistance" path={`${L}.esc.resistance`} />
-                <DocField label="Largest current" path={`${L}.esc.maxCurrent`} />
+                <DocField label="Resistance" path={`${L}.controller.resistance`} />
+                <DocField label="Largest current" path={`${L}.controller.maxCurrent`} />
               </div>
               <NativeSelect
                 mt={8}
@@ -92,7 +87,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
               <Button
                 size="compact-xs"
                 variant="subtle"
-                onClick={() => edit({ type: 'set', path: L, value: undefined })}
+                onClick={() => apply(withoutLift(design), 'Lift motors taken out')}
               >
                 Take the lift motors out
               </Button>
@@ -198,7 +193,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         {hovering ? (
           <Readings

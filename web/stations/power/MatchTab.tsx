@@ -1,5 +1,6 @@
 'use client';
 /** Motor, propeller and pack chosen together: every combination of the catalogue and the own parts, flown on paper. */
+import { powertrainOf, forwardAt } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import { useMemo, useRef, useState, type CSSProperties } from 'react';
 import type { PowerReport, Trial } from '@skiametra/core/assess';
@@ -250,12 +251,19 @@ export function MatchTab({
             onClick={() =>
               void compare(
                 'fan',
-                design.power.fan ? 'The propeller in place of the fan' : 'A 90 mm ducted fan on this motor',
-                [{ path: 'power.fan', value: design.power.fan ? undefined : USUAL_FAN }],
+                powertrainOf(design).fan
+                  ? 'The propeller in place of the fan'
+                  : 'A 90 mm ducted fan on this motor',
+                [
+                  {
+                    path: `${forwardAt(design)?.drive}.fan`,
+                    value: powertrainOf(design).fan ? undefined : USUAL_FAN,
+                  },
+                ],
               )
             }
           >
-            {design.power.fan ? 'Set the propeller beside the fan' : 'Set a ducted fan beside it'}
+            {powertrainOf(design).fan ? 'Set the propeller beside the fan' : 'Set a ducted fan beside it'}
           </Button>
         </div>
         {found && <Reasons found={found} />}

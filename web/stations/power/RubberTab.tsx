@@ -1,5 +1,6 @@
 'use client';
 /** The rubber motor: size it, fly it on paper, hold the season against it. */
+import { powertrainOf, driveFitted } from '@skiametra/core/design';
 import { Button, Switch } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
@@ -8,7 +9,7 @@ import { rubberSeason } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
-import { LoadingPicker } from '../../parts/LoadingPicker';
+import { StatePicker } from '../../parts/StatePicker';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { Readings } from '../../parts/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -36,13 +37,14 @@ export const USUAL_RUBBER = {
 };
 
 export function RubberTab({ report }: { report: PowerReport }) {
-  const rubber = useWorkspace((w) => w.content.document.design.power.rubber);
+  const design = useWorkspace((w) => w.content.document.design),
+    { rubber } = design.power;
   const edit = useWorkspace((w) => w.edit);
   if (rubber && !report.rubber)
     return (
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <p style={{ maxWidth: 560 }}>
           In this state the rubber is not aboard: choose another to see the flight.
@@ -64,7 +66,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
                 type: 'apply',
                 changes: [
                   { path: R, value: USUAL_RUBBER },
-                  { path: 'document.design.power.unpowered', value: true },
+                  ...driveFitted(design, false).map((c) => ({ ...c, path: `document.design.${c.path}` })),
                 ],
               })
             }
@@ -151,7 +153,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <Readings
           title="This flight"
@@ -179,7 +181,7 @@ function Flight({ report }: { report: PowerReport }) {
   const r = report.rubber!,
     rows = r.rows,
     [chart, setChart] = useState<'height' | 'torque'>('height');
-  const ceiling = useWorkspace((w) => w.content.document.design.power.rubber!.ceiling);
+  const ceiling = useWorkspace((w) => powertrainOf(w.content.document.design).rubber!.ceiling);
   const season = useSeason();
   return (
     <div className="stack" style={{ gap: 4 }}>
@@ -273,7 +275,7 @@ function Flight({ report }: { report: PowerReport }) {
 function useSeason() {
   const tests = useWorkspace((w) => w.content.tests);
   const versionId = useWorkspace((w) => w.versionId);
-  const pitch = useWorkspace((w) => w.content.document.design.power.rubber!.propeller.pitch);
+  const pitch = useWorkspace((w) => powertrainOf(w.content.document.design).rubber!.propeller.pitch);
   return rubberSeason(
     tests.filter((t) => t.versionId === versionId),
     pitch,

@@ -1,11 +1,12 @@
 'use client';
 /** Solar cells: strings in the controller's window, one day of light, load and pack. */
+import { powertrainOf } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
-import { LoadingPicker } from '../../parts/LoadingPicker';
+import { StatePicker } from '../../parts/StatePicker';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { planformOf } from '@skiametra/core/surface';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -33,7 +34,7 @@ const USUAL = {
 const clock = (seconds: number) => new Date(seconds * 1000).toISOString().slice(11, 16);
 
 export function SunTab({ report }: { report: PowerReport }) {
-  const solar = useWorkspace((w) => w.content.document.design.power.solar);
+  const solar = useWorkspace((w) => powertrainOf(w.content.document.design).solar);
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
@@ -163,7 +164,7 @@ export function SunTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <div>
-          <LoadingPicker />
+          <StatePicker />
         </div>
         <section className="block" aria-label="The day in words">
           <h2>The day in words</h2>

@@ -1,5 +1,6 @@
 'use client';
 /** Who feeds whom and what one failure takes along; and the swap set with what each part does when fitted. */
+import { powertrainOf } from '@skiametra/core/design';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { quantityDef, type PowerReport, type SwapEffect } from '@skiametra/core/assess';
@@ -16,7 +17,7 @@ const P = 'document.design.power';
 const KINDS = ['pack', 'regulator', 'controller', 'motor', 'receiver', 'servo', 'other'];
 
 export function SupplyTab({ report }: { report: PowerReport }) {
-  const supply = useWorkspace((w) => w.content.document.design.power.supply);
+  const supply = useWorkspace((w) => powertrainOf(w.content.document.design).supply);
   const edit = useWorkspace((w) => w.edit);
   const r = report.supply;
   const newRow = () => ({
@@ -195,7 +196,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
 
 /** Names of what feeds a part, chosen one by one. */
 function Feeds({ row }: { row: number }) {
-  const supply = useWorkspace((w) => w.content.document.design.power.supply!);
+  const supply = useWorkspace((w) => powertrainOf(w.content.document.design).supply!);
   const edit = useWorkspace((w) => w.edit);
   const part = supply[row];
   const set = (feeds: string[]) => edit({ type: 'set', path: `${P}.supply.${row}.feeds`, value: feeds });
@@ -259,7 +260,7 @@ function Swaps({ report }: { report: PowerReport }) {
     }
   };
   const add = (kind: string) => {
-    const p = document.design.power,
+    const p = powertrainOf(document.design),
       base = {
         id: freshId(kind, swaps),
         label: `${kind[0].toUpperCase()}${kind.slice(1)} ${swaps.filter((s) => s.kind === kind).length + 1}`,

@@ -3,7 +3,7 @@
 import { Button, NativeSelect, Switch } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import { modelOf } from '@skiametra/core/assess';
-import type { Section } from '@skiametra/core/design';
+import { sparOf, type Section } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { ribPlaces, type Contour } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
@@ -29,17 +29,17 @@ const pointsOf = (c: Contour): [number, number][] =>
 export function Templates({ section }: { section: Section }) {
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const sections = useWorkspace((w) => w.content.document.design.sections);
-  const spar = useWorkspace((w) => w.content.document.design.structure.spar);
-  const sparAt = useWorkspace((w) => w.content.document.design.structure.chordPlace);
+  const spar = useWorkspace((w) => sparOf(w.content.document.design)?.shape);
+  const sparAt = useWorkspace((w) => sparOf(w.content.document.design)?.chordPlace ?? 0.28);
   const [kit, setKit] = useState<Kit | null>(null);
   const [of, setOf] = useState('section');
   const [chord, setChord] = useState(0.25);
   const [ribs, setRibs] = useState(9);
   const [sheeting, setSheeting] = useState(0);
-  const [slotWidth, setSlotWidth] = useState(spar.kind === 'tube' ? spar.outer : 0.006);
-  const [slotDepth, setSlotDepth] = useState(spar.kind === 'tube' ? spar.outer : 0.003);
+  const [slotWidth, setSlotWidth] = useState(spar?.kind === 'tube' ? spar.outer : 0.006);
+  const [slotDepth, setSlotDepth] = useState(spar?.kind === 'tube' ? spar.outer : 0.003);
   const [face, setFace] = useState<'both' | 'through' | 'round' | 'none'>(
-    spar.kind === 'tube' ? 'round' : 'both',
+    spar?.kind === 'tube' ? 'round' : 'both',
   );
   const [rim, setRim] = useState(0.006);
   const [kerf, setKerf] = useState(0);

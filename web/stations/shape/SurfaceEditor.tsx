@@ -1,9 +1,11 @@
 'use client';
 /** Tables of one surface, of the body and what sticks out of it, and of what some layouts have besides. */
+import { powertrainOf } from '@skiametra/core/design';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { isMirrored } from '@skiametra/core/surface';
 import { DocField } from '../../parts/QuantityField';
 import { SheetTable, freshId } from '../../parts/SheetTable';
+import { ThrusterTable } from '../../parts/ThrusterTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const D = 'document.design';
@@ -192,8 +194,7 @@ export function BodyEditor() {
   const body = useWorkspace((w) => w.content.document.design.body);
   const dragItems = useWorkspace((w) => w.content.document.design.dragItems);
   const wheels = useWorkspace((w) => w.content.document.design.wheels);
-  const rotors = useWorkspace((w) => w.content.document.design.rotors);
-  const lift = useWorkspace((w) => w.content.document.design.power.lift);
+  const rotors = useWorkspace((w) => powertrainOf(w.content.document.design).rotors);
   const edit = useWorkspace((w) => w.edit);
   return (
     <div className="stack">
@@ -295,37 +296,8 @@ export function BodyEditor() {
       </section>
       {rotors && (
         <section className="block">
-          <h2>Lift rotors</h2>
-          <SheetTable
-            path={`${D}.rotors`}
-            caption="Lift rotors"
-            addLabel="Add a rotor"
-            newRow={() => ({
-              id: freshId('rotor', rotors),
-              name: 'Rotor',
-              x: 0.4,
-              y: 0.3,
-              z: 0.05,
-              diameter: 0.3,
-              maxThrust: 15,
-            })}
-            columns={[
-              { key: 'name', label: 'Rotor', cell: { type: 'text' } },
-              { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
-              { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
-              { key: 'diameter', label: 'Across', cell: { type: 'quantity', kind: 'length' } },
-              // with a drive described its thrust is computed, under Power
-              ...(lift
-                ? []
-                : [
-                    {
-                      key: 'maxThrust',
-                      label: 'Thrust',
-                      cell: { type: 'quantity' as const, kind: 'force' as const },
-                    },
-                  ]),
-            ]}
-          />
+          <h2>Rotors and propellers</h2>
+          <ThrusterTable />
         </section>
       )}
     </div>

@@ -3,18 +3,18 @@ import { NativeSelect } from '@mantine/core';
 import { useWorkspace } from './workspace/useWorkspace';
 
 /** Which loading the screen speaks of. */
-export function LoadingPicker() {
+export function StatePicker() {
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
-  const loadings = useWorkspace((w) => w.content.document.design.loadings);
+  const states = useWorkspace((w) => w.content.document.design.states);
   return (
     <NativeSelect
       w={136}
       style={{ flex: 'none' }}
-      aria-label="Loading"
+      aria-label="State"
       value={loading}
       onChange={(e) => setLoading(e.currentTarget.value)}
-      data={loadings.map((l) => ({ value: l.id, label: l.name }))}
+      data={states.map((l) => ({ value: l.id, label: l.name }))}
     />
   );
 }
