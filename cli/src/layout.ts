@@ -1,4 +1,5 @@
 /** `skia surfaces` and `skia balance`: lift, stall, stability, modes, limits and the solver's proposal as JSON. */
+import { sentence } from '@skiametra/core/words';
 import { assess, layoutReport, entryOf, type LayoutReport, StepCache } from '@skiametra/core/assess';
 import { hovers, type DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
@@ -32,7 +33,7 @@ export function surfacesCommand(
   const alpha = values.alpha === undefined ? null : numberOf('alpha', values.alpha, -20, 30) * DEG;
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-  if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
+  if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
   const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0]).id;
   const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, state, cache, { speed });
   const at = alpha === null ? null : flowAt(r, alpha);
@@ -111,7 +112,7 @@ function profileAt(r: LayoutReport): number {
 export function balanceCommand(doc: DesignDocument): object {
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-  if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
+  if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
   const limits = {
     forward: entryOf(ledger, 'cgForward', 'all')!.value,
     aft: entryOf(ledger, 'cgAft', 'all')!.value,

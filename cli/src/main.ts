@@ -1,6 +1,8 @@
 /** `skia`: the same computation at a command line. JSON on standard output; one sentence on standard error and status 2 when something is wrong. */
+import { sentence } from '@skiametra/core/words';
+import { worded } from './worded';
 import { parseArgs } from 'node:util';
-import { assess, type Ledger } from '@skiametra/core/assess';
+import { assess, type Finding, type Ledger } from '@skiametra/core/assess';
 import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import {
   projectJsonSchema,
@@ -102,7 +104,21 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
         inputs,
         warnings,
       })),
-    findings: ledger.findings.filter((f) => keep(f.state)),
+    findings: ledger.findings.filter((f) => keep(f.state)).map(findingJson),
+  };
+}
+
+/** A finding with the words that the screens have. */
+function findingJson({ fix, ...f }: Finding): object {
+  const { station, severity, state, code, fields } = f;
+  return {
+    station,
+    severity,
+    state,
+    code,
+    fields,
+    sentence: sentence(f),
+    fix,
   };
 }
 
@@ -136,7 +152,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     },
   });
   const [command, operand, ...rest] = positionals;
-  const json = (v: unknown) => out.write(`${JSON.stringify(v, null, 2)}\n`);
+  const json = (v: unknown) => out.write(`${JSON.stringify(worded(v), null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
   if (values.help || command === undefined || command === 'help') {
     out.write(HELP);
@@ -188,7 +204,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
         'This calibration was fitted to an earlier model: open the project once, and it is fitted to its tests again.\n',
       );
     const ledger = assess(doc.brief, doc.design, doc.calibration);
-    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
+    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
     json(ledgerJson(ledger, loading));
     return;
   }
@@ -241,7 +257,7 @@ async function stand(port: string | undefined, out: Out, until?: AbortSignal): P
   await s.close();
 }
 
-const sentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
+const asSentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
 
 /** @param until ends what would run on (`stand`) @returns exit status: 0, or 2 after one sentence on `err` */
 export async function main(args: string[], out: Out, err: Out, until?: AbortSignal): Promise<number> {
@@ -250,7 +266,7 @@ export async function main(args: string[], out: Out, err: Out, until?: AbortSign
     return 0;
   } catch (e) {
     if (e instanceof UsageError || e instanceof DomainError) {
-      err.write(`${e instanceof DomainError ? sentence(e.message) : e.message}\n`);
+      err.write(`${e instanceof DomainError ? asSentence(e.message) : e.message}\n`);
       return 2;
     }
     if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) {

@@ -1,4 +1,5 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
+import { sentence } from '@skiametra/core/words';
 import { airAt, G0 } from '@skiametra/core/air';
 import { assess, powerReport, StepCache } from '@skiametra/core/assess';
 import { hovers, factorsOf, type DesignDocument, powertrainOf } from '@skiametra/core/design';
@@ -260,7 +261,7 @@ export function rubberCommand(doc: DesignDocument | null, loading: string | null
   if (doc) {
     const cache: StepCache = new StepCache(),
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(ledger.stopped);
+    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
     if (!powertrainOf(doc.design).rubber) throw new UsageError('This design has no rubber motor.');
     const state = loading ?? doc.design.states[0].id,
       r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;

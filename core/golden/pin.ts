@@ -3,6 +3,7 @@
  * ledger value with its spread and shares, curves, findings, and the reports of some states. Long lists are held by
  * their length and every seventh entry.
  */
+import { sentence, type AnySaid } from '../src/words';
 import { assess, INPUT_IDS, layoutReport, powerReport, StepCache, type LedgerEntry } from '../src/assess';
 import { FACTOR_IDS, type DesignDocument } from '../src/design';
 
@@ -11,8 +12,19 @@ export type Pinned = Record<string, number | string | boolean | null>;
 const LONG = 16,
   EVERY = 7;
 
+/** What is said, as a person reads it. */
+function isSaid(value: unknown): value is AnySaid {
+  return typeof value === 'object' && value !== null && 'code' in value && 'fields' in value;
+}
+
 function flatten(value: unknown, path: string, into: Pinned): void {
   if (value === undefined || typeof value === 'function') return;
+  if (isSaid(value)) {
+    const { code: _code, fields: _fields, ...rest } = value;
+    into[path] = sentence(value);
+    flatten(rest, path, into);
+    return;
+  }
   if (value === null || typeof value === 'boolean' || typeof value === 'string') into[path] = value;
   else if (typeof value === 'number') into[path] = Number.isFinite(value) ? value : String(value);
   else if (Array.isArray(value) || ArrayBuffer.isView(value)) {
@@ -47,7 +59,7 @@ export function pin(doc: DesignDocument, reports = true): Pinned {
   const { brief, design, calibration } = doc,
     cache = new StepCache(),
     ledger = assess(brief, design, calibration, cache),
-    out: Pinned = { stopped: ledger.stopped };
+    out: Pinned = { stopped: ledger.stopped && sentence(ledger.stopped) };
   for (const e of ledger.entries) {
     const { id, state, part, value, sigma, warnings, names } = e;
     flatten(

@@ -2,6 +2,7 @@
  * Facts of the trade and theory for everything that is not a plain drive. “Trade” marks common practice of builders with no
  * published source; inputs and results are facts they quote, the results follow from the formulas.
  */
+import { sentence } from '../src/words';
 import { powertrainOf } from '../src/design';
 import { describe, expect, it } from 'vitest';
 import { airAt, G0 } from '../src/air';
@@ -230,7 +231,7 @@ describe('packs', () => {
       other = packOf({ series: 3, parallel: 1, capacity: 3600, cellResistance: 0.01, maxC: 20, usable: 0.8 });
     expect(joinPacks(lipo, other, 'parallel')).toMatchObject({
       status: 'unsafe',
-      reason: expect.stringMatching(/same number of cells/),
+      said: { code: 'packs-of-two-heights', fields: { a: lipo.series, b: other.series } },
     });
     expect(joinPacks(lipo, { ...lipo, chemistry: 'NiMH' }, 'series').status).toBe('unsafe');
   });
@@ -438,7 +439,7 @@ describe('sun', () => {
     expect(a.area).toBeCloseTo(0.96, 1);
   });
   it('too few in a string for the controller: says how many', () =>
-    expect(solarArray({ ...forty, series: 12 }).sentence).toMatch(/15 cells at least/));
+    expect(sentence(solarArray({ ...forty, series: 12 }).said)).toMatch(/15 cells at least/));
   it('light near noon with the sun overhead is 1000 to 1070 W/m2, at air mass 1.5 about 1.1 x 840 across the beam (textbook, from memory)', () => {
     expect(clearSky(Math.PI / 2)).toBeGreaterThan(1000);
     expect(clearSky(Math.PI / 2)).toBeLessThan(1070);

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mantine/core';
 import type { Finding } from '@skiametra/core/assess';
+import { Sentence } from './Sentence';
 import type { StationId } from './stationList';
 import { wellSentence } from './stationMarks';
 import { useKnown } from './useKnown';
@@ -27,7 +28,9 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
             <span className="vh">{WORD[f.severity]}: </span>
           </span>
           <div style={{ flex: 1 }}>
-            <div>{f.sentence}</div>
+            <div>
+              <Sentence of={f} />
+            </div>
             {f.fix && (
               <Button
                 mt={6}
@@ -42,7 +45,7 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
                   })
                 }
               >
-                {f.fix.label}
+                <Sentence of={f.fix.label} />
               </Button>
             )}
           </div>
@@ -55,6 +58,7 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
 /** Findings of one station, or what it may say when it has none. */
 export function StationFindings({ of }: { of: StationId }) {
   const known = useKnown();
+  const units = useWorkspace((w) => w.units);
   const list = (known.ledger?.findings ?? []).filter((f) => f.station === of);
-  return <FindingList findings={list} empty={wellSentence(of, known) ?? undefined} />;
+  return <FindingList findings={list} empty={wellSentence(of, known, units) ?? undefined} />;
 }

@@ -1,5 +1,6 @@
 'use client';
 /** Any number opens it: formula with its values, inputs as links, method, uncertainty and what contributes, what it drives. */
+import { Sentence } from './Sentence';
 import { Drawer } from '@mantine/core';
 import { INPUTS, QUANTITIES, entryNamed, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
@@ -94,8 +95,8 @@ function WhyBody({ id, state }: { id: string; state: string }) {
         <MarkLegend />
       </div>
       {entry?.warnings.map((w) => (
-        <div key={w} className="caution">
-          {w}
+        <div key={w.code} className="caution">
+          <Sentence of={w} />
         </div>
       ))}
       <section className="block">

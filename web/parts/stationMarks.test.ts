@@ -1,4 +1,5 @@
 /** What stations say of themselves: nothing before it is computed, nothing fine that nobody described. */
+import { say } from '@skiametra/core/words';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Finding, type Ledger } from '@skiametra/core/assess';
 import { bitternDocument, craneDocument, starterDocument, waferDocument } from '@skiametra/core/demo';
@@ -21,7 +22,7 @@ const finding = (station: Finding['station'], severity: Finding['severity']): Fi
   station,
   severity,
   state: 'all',
-  sentence: 'The wing breaks.',
+  ...say('breaks-in-turn', {}),
   fix: null,
 });
 const clear = (): Ledger => ({ ...bittern, findings: [] });
@@ -39,7 +40,9 @@ describe('before the first ledger (a green tick stood at every station for 2 to 
   });
   it('a computation that stopped is not well either', () => {
     for (const id of ids)
-      expect(wellSentence(id, known({ ...clear(), stopped: 'The chord is nil.' }))).toBeNull();
+      expect(
+        wellSentence(id, known({ ...clear(), stopped: say('no-number', { name: 'The chord' }) })),
+      ).toBeNull();
   });
 });
 
@@ -138,7 +141,7 @@ describe('all is well', () => {
   it('Refine says what the prediction still asks when no test does', () => {
     const open = { ...bittern, findings: [finding('structure', 'stop'), finding('brief', 'look')] };
     expect(refineSentence(open, true)).toBe(
-      'No test asks for a change; the prediction does: The wing breaks. (and 1 more)',
+      'No test asks for a change; the prediction does: the spar breaks in the lap turn (and 1 more)',
     );
     expect(refineSentence({ ...bittern, findings: [finding('brief', 'ask')] }, true)).toMatch(
       /^No handling note/,

@@ -1,6 +1,8 @@
 /**
  * What a station may say of itself. Nothing is called fine before it was computed, and nothing that nobody described is fine.
  */
+import type { UnitSystem } from '@skiametra/core/units';
+import { sentence } from '@skiametra/core/words';
 import { checkRequirements, type Ledger } from '@skiametra/core/assess';
 import { hovers, runsAlongStrip, type DesignDocument, powertrainOf } from '@skiametra/core/design';
 import type { StationId } from './stationList';
@@ -50,14 +52,14 @@ function briefWell({ brief, design }: DesignDocument, ledger: Ledger): string {
   return `Every requirement is met by the prediction, ${open} of them by less than its uncertainty.`;
 }
 
-function balanceWell({ brief, design }: DesignDocument, ledger: Ledger): string {
+function balanceWell({ brief, design }: DesignDocument, ledger: Ledger, units: UnitSystem): string {
   if (design.items.length === 0) return 'The mass list is empty: nothing is known of the balance.';
   if (design.states.every(hovers)) return 'No state flies on its wing: no margin is asked of any.';
   const missed = checkRequirements(brief, design, ledger).find(
     (c) => c.status === 'missed' && /^(staticMargin|cg|yawStiffness)/.test(c.requirement.quantity),
   );
   return missed
-    ? `Every state lies inside the margins of the design, not of the brief: ${missed.sentence}`
+    ? `Every state lies inside the margins of the design, not of the brief: ${sentence(missed.said, units)}`
     : 'Every state lies inside its limits.';
 }
 
@@ -77,13 +79,17 @@ function flightWell({ design }: DesignDocument): string | null {
 }
 
 /** The sentence of a station that has nothing to find; null while nothing may be said. */
-export function wellSentence(id: StationId, { ledger, document }: Known): string | null {
+export function wellSentence(
+  id: StationId,
+  { ledger, document }: Known,
+  units: UnitSystem = 'metric',
+): string | null {
   if (!ledger || ledger.stopped) return null;
   switch (id) {
     case 'brief':
       return briefWell(document, ledger);
     case 'balance':
-      return balanceWell(document, ledger);
+      return balanceWell(document, ledger, units);
     case 'structure':
       return document.design.states.every(hovers)
         ? 'No state flies on its wing: nothing is asked of the spar.'
@@ -98,11 +104,15 @@ export function wellSentence(id: StationId, { ledger, document }: Known): string
 }
 
 /** What Refine may say when no test asks for a change: nothing before it is computed, and what else is open after. */
-export function refineSentence(ledger: Ledger | null, advised: boolean): string {
+export function refineSentence(
+  ledger: Ledger | null,
+  advised: boolean,
+  units: UnitSystem = 'metric',
+): string {
   if (!ledger || !advised) return 'Computing: no advice before the numbers are there.';
   const open = ledger.findings.filter((f) => f.severity !== 'ask');
   if (open.length === 0)
     return 'No handling note and no finding asks for a change. Fly the next card, or make a version for an idea of your own.';
   const more = open.length > 1 ? ` (and ${open.length - 1} more)` : '';
-  return `No test asks for a change; the prediction does: ${open[0].sentence}${more}`;
+  return `No test asks for a change; the prediction does: ${sentence(open[0], units)}${more}`;
 }

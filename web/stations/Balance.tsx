@@ -1,4 +1,5 @@
 'use client';
+import { Sentence } from '../parts/Sentence';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
@@ -110,7 +111,7 @@ export function Balance() {
                     !
                   </span>
                   <div style={{ flex: 1 }}>
-                    By “{school.name}”: {proposal.sentence}{' '}
+                    By “{school.name}”: <Sentence of={proposal.said} />{' '}
                     <Button size="compact-xs" variant="light" onClick={apply}>
                       Do that
                     </Button>
@@ -139,7 +140,9 @@ export function Balance() {
           {report && (
             <section className="block" aria-label="First flight">
               <h2>First flight</h2>
-              <div>{report.first.sentence}</div>
+              <div>
+                <Sentence of={report.first.said} />
+              </div>
               <div className="caution" style={{ marginTop: 6 }}>
                 Balance it on the bench in this very state before it is armed; people behind the launcher;
                 follow the rules of your field.

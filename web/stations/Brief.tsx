@@ -1,4 +1,5 @@
 'use client';
+import { sentence } from '@skiametra/core/words';
 import { ActionIcon, Button, Menu } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { QUANTITIES, checkRequirements, quantityDef } from '@skiametra/core/assess';
@@ -285,7 +286,7 @@ function Requirements() {
                 const [sign, word, colour] = STATUS[c.status];
                 const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
                 return (
-                  <span title={c.sentence} style={{ whiteSpace: 'nowrap' }}>
+                  <span title={sentence(c.said, units)} style={{ whiteSpace: 'nowrap' }}>
                     <b style={{ color: colour }} aria-label={word}>
                       {sign}
                     </b>{' '}

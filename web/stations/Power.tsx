@@ -1,4 +1,5 @@
 'use client';
+import { Sentence } from '../parts/Sentence';
 import { driveFitted } from '@skiametra/core/design';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
@@ -40,32 +41,13 @@ const TABS = {
 type Tab = keyof typeof TABS;
 
 export function Power() {
-  const { design, power, apply } = useDrive();
-  const edit = useWorkspace((w) => w.edit);
+  const { power } = useDrive();
   const ledger = useWorkspace((w) => w.ledger);
   const { report, trouble } = usePower();
   const [chosen, setChosen] = useState<Tab | null>(null);
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const motor = !power.unpowered;
-  if (!motor && !power.rubber && !power.lift) {
-    return (
-      <div className="stack">
-        <p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>
-        {report && <GlideTab report={report} />}
-        <div style={{ display: 'flex', gap: 8 }}>
-          <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
-            Fit an electric motor
-          </Button>
-          <Button
-            variant="light"
-            onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}
-          >
-            Fit a rubber motor
-          </Button>
-        </div>
-      </div>
-    );
-  }
+  if (!motor && !power.rubber && !power.lift) return <Unpowered report={report} />;
   const open = (Object.keys(TABS) as Tab[]).filter(
     (t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t),
   );
@@ -90,7 +72,11 @@ export function Power() {
           {trouble}
         </p>
       )}
-      {ledger?.stopped && <p className="stoptext">{ledger.stopped}</p>}
+      {ledger?.stopped && (
+        <p className="stoptext">
+          <Sentence of={ledger.stopped} />
+        </p>
+      )}
       {tab === 'bench' ? (
         <BenchTab />
       ) : !ready ? (
@@ -114,6 +100,29 @@ export function Power() {
       ) : (
         <SunTab report={ready} />
       )}
+    </div>
+  );
+}
+
+/** A glider: how it glides, and what could be fitted. */
+function Unpowered({ report }: { report: PowerReport | null }) {
+  const { design, apply } = useDrive();
+  const edit = useWorkspace((w) => w.edit);
+  return (
+    <div className="stack">
+      <p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>
+      {report && <GlideTab report={report} />}
+      <div style={{ display: 'flex', gap: 8 }}>
+        <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
+          Fit an electric motor
+        </Button>
+        <Button
+          variant="light"
+          onClick={() => edit({ type: 'set', path: `${P}.rubber`, value: USUAL_RUBBER })}
+        >
+          Fit a rubber motor
+        </Button>
+      </div>
     </div>
   );
 }

@@ -1,4 +1,6 @@
 'use client';
+import { say } from '@skiametra/core/words';
+import { Sentence, useSentence } from '../parts/Sentence';
 import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -283,6 +285,8 @@ function AdviceList() {
   const ledger = useWorkspace((w) => w.ledger);
   const tests = useWorkspace((w) => w.content.tests);
   const versionId = useWorkspace((w) => w.versionId);
+  const units = useWorkspace((w) => w.units);
+  const words = useSentence();
   const [advice, setAdvice] = useState<Advice[] | null>(null);
   const [picked, setPicked] = useState<Record<string, boolean>>({});
   const [making, setMaking] = useState(false);
@@ -308,14 +312,17 @@ function AdviceList() {
   }, [document, ledger, tests, versionId]);
   const chosen = (advice ?? []).filter((a) => a.fix && (picked[a.id] ?? true));
   const fix: Fix | null = chosen.length
-    ? { label: chosen.map((a) => a.fix!.label).join('; '), changes: chosen.flatMap((a) => a.fix!.changes) }
+    ? {
+        label: say('all-of', { labels: chosen.map((a) => a.fix!.label) }),
+        changes: chosen.flatMap((a) => a.fix!.changes),
+      }
     : null;
   return (
     <section className="block">
       <h2>What to change next</h2>
       {(advice ?? []).length === 0 && (
         <p className="dim" style={{ margin: 0 }}>
-          {refineSentence(ledger, advice !== null)}
+          {refineSentence(ledger, advice !== null, units)}
         </p>
       )}
       {(advice ?? []).map((a) => (
@@ -324,7 +331,7 @@ function AdviceList() {
             {a.fix ? (
               <input
                 type="checkbox"
-                aria-label={`Include: ${a.fix.label}`}
+                aria-label={`Include: ${words(a.fix.label)}`}
                 checked={picked[a.id] ?? true}
                 onChange={(e) => setPicked({ ...picked, [a.id]: e.target.checked })}
               />
@@ -333,9 +340,9 @@ function AdviceList() {
             )}
           </span>
           <div>
-            <div>{a.sentence}</div>
+            <div>{words(a.said)}</div>
             <div className="dim" style={{ fontSize: '0.75rem' }}>
-              Because {a.because}.
+              Because {words(a.because)}.
             </div>
           </div>
         </div>
@@ -348,7 +355,7 @@ function AdviceList() {
         opened={making}
         onClose={() => setMaking(false)}
         fix={fix}
-        reason={chosen.map((a) => `${a.fix!.label}, because ${a.because}.`).join(' ')}
+        reason={chosen.map((a) => `${words(a.fix!.label)}, because ${words(a.because)}.`).join(' ')}
       />
     </section>
   );
@@ -366,7 +373,7 @@ function Effects({ fix }: { fix: Fix }) {
     void askCore({
       task: 'effect',
       document,
-      fix: { label: '', changes: JSON.parse(key) as Fix['changes'] },
+      fix: { label: say('all-of', { labels: [] }), changes: JSON.parse(key) as Fix['changes'] },
     }).then(
       (e) => {
         if (live) setEffects(e);
@@ -466,7 +473,11 @@ function NextVersion({
           void make();
         }}
       >
-        {fix && <div>With: {fix.label}.</div>}
+        {fix && (
+          <div>
+            With: <Sentence of={fix.label} />.
+          </div>
+        )}
         <TextInput
           label="Name"
           value={name ?? proposed}

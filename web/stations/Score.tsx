@@ -1,4 +1,6 @@
 'use client';
+import type { AnySaid } from '@skiametra/core/words';
+import { useSentence } from '../parts/Sentence';
 import { entryOf, scoreRange, type Ledger, keyOf, type QuantityId } from '@skiametra/core/assess';
 import { formatNumber } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
@@ -15,6 +17,9 @@ export function Score() {
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const setWhy = useWorkspace((w) => w.setWhy);
+  const words = useSentence();
+  /** What blocks a state, without saying that it does. */
+  const because = (said: AnySaid | undefined) => said && words({ code: 'because', fields: said.fields });
   if (!ledger || ledger.stopped) return <StationFindings of="shape" />;
   const sweep = [...design.states].sort((a, b) => a.count - b.count);
   const value = (l: Ledger, id: QuantityId, s: string, part?: string) => entryOf(l, id, s, part)?.value ?? 0;
@@ -24,15 +29,12 @@ export function Score() {
   const bound = brief.tasks.length > 0 && brief.tasks.every((m) => m.state !== 'each');
   const values = Object.fromEntries(ledger.entries.map((e) => [keyOf(e), e.value]));
   const range = best && brief.rivals.length > 0 ? scoreRange(brief, design, values, best.id) : null;
-  const blocked = sweep.filter((l) =>
-    ledger.entries.some(
-      (e) => e.state === l.id && e.id === 'points' && e.warnings.some((w) => w.startsWith('No points')),
-    ),
-  );
-  const reason =
-    blocked[0] &&
-    ledger.entries.find((e) => e.state === blocked[0].id && e.warnings.some((w) => w.startsWith('No points')))
-      ?.warnings[0];
+  const blockOf = (state: string) =>
+    ledger.entries
+      .filter((e) => e.state === state && e.id === 'points')
+      .flatMap((e) => e.warnings)
+      .find((w) => w.code === 'no-points');
+  const blocked = sweep.filter((l) => blockOf(l.id));
   return (
     <div className="station">
       <div className="stack">
@@ -60,7 +62,7 @@ export function Score() {
             {blocked.length > 0 && (
               <>
                 {' '}
-                From {blocked[0].name} on it does not count: {reason?.replace(/^No points: /, '')}
+                From {blocked[0].name} on it does not count: {because(blockOf(blocked[0].id))}
               </>
             )}
           </p>
@@ -120,9 +122,7 @@ export function Score() {
             </thead>
             <tbody>
               {sweep.map((l) => {
-                const why = ledger.entries.find(
-                  (e) => e.state === l.id && e.id === 'points' && e.warnings.length,
-                )?.warnings[0];
+                const why = blockOf(l.id);
                 return (
                   <tr
                     key={l.id}
@@ -149,7 +149,7 @@ export function Score() {
                     </td>
                     <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
                     <td className="stoptext" style={{ fontSize: '0.75rem' }}>
-                      {why?.replace(/^No points: /, '')}
+                      {because(why)}
                     </td>
                   </tr>
                 );

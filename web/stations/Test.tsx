@@ -1,4 +1,6 @@
 'use client';
+import { Sentence } from '../parts/Sentence';
+import { say, type Said } from '@skiametra/core/words';
 import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf, type Ledger, entryNamed } from '@skiametra/core/assess';
@@ -163,10 +165,8 @@ function TestSheet({ id, body }: { id: string; body: TestBody }) {
 }
 
 /** The stop line; before the first ledger it says that it is not known. */
-function stopsOf(brief: Brief, design: Design, ledger: Ledger | null, loading: string): string[] {
-  return ledger
-    ? stopLine(brief, design, ledger, loading)
-    : ['The limits of this state are still being computed; wait for the numbers before flying by this card.'];
+function stopsOf(brief: Brief, design: Design, ledger: Ledger | null, loading: string): Said[] {
+  return ledger ? stopLine(brief, design, ledger, loading) : [say('stop-computing', {})];
 }
 
 type SetBody = (patch: Partial<TestBody>) => string | null;
@@ -242,8 +242,8 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
           <div className="caution" role="alert" style={{ borderLeftColor: 'var(--stop)' }}>
             <b className="stoptext">Stop line</b>
             {stops.map((s) => (
-              <div key={s} className="stoptext">
-                {s}
+              <div key={s.code} className="stoptext">
+                <Sentence of={s} />
               </div>
             ))}
             <div style={{ marginTop: 6 }}>To fly all the same, write why:</div>

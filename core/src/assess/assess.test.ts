@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, starterDocument } from '../demo';
 import { FACTOR_IDS, priorCalibration, setPath, type DesignDocument, powertrainOf } from '../design';
@@ -108,11 +109,11 @@ describe('score and limits', () => {
     const short = withPath('brief.site.stripLength', 14);
     expect(at(short, 'points', 'tubes-12', 'relay')).toBe(0);
     expect(at(short, 'bestCount', 'all')).toBeLessThan(8);
-    expect(entryOf(short, 'points', 'tubes-12', 'relay')!.warnings[0]).toMatch(/ground run/);
+    expect(sentence(entryOf(short, 'points', 'tubes-12', 'relay')!.warnings[0])).toMatch(/ground run/);
   });
   it('an unknown name in a formula is a finding, not a crash', () => {
     const bad = withPath('brief.tasks.relay.formula', '3 * wibble');
-    expect(bad.findings.some((f) => f.station === 'score' && /wibble/.test(f.sentence))).toBe(true);
+    expect(bad.findings.some((f) => f.station === 'score' && /wibble/.test(sentence(f)))).toBe(true);
     expect(Number.isFinite(at(bad, 'score'))).toBe(true);
   });
   it('requirements: met, missed, within the uncertainty, not computed', () => {
@@ -131,7 +132,7 @@ describe('score and limits', () => {
 });
 
 describe('findings', () => {
-  const says = (l: Ledger, re: RegExp) => l.findings.some((f) => re.test(f.sentence));
+  const says = (l: Ledger, re: RegExp) => l.findings.some((f) => re.test(sentence(f)));
   it('the weak spar and the aft CG are named, the CG with a fix that mends it', () => {
     expect(says(ledger, /This wing breaks at/)).toBe(true);
     const f = ledger.findings.find((x) => x.fix)!;
@@ -171,7 +172,7 @@ describe('findings', () => {
     ));
   it('a section that cannot be computed stops the chain with a sentence, not with an exception', () => {
     const l = withPath('design.sections.wing-section.shape', { kind: 'naca4', digits: '0000' });
-    expect(l.stopped).toMatch(/thickness/);
+    expect(sentence(l.stopped!)).toMatch(/thickness/);
     expect(l.entries).toEqual([]);
   });
   it('the starter has nothing to stop it', () =>
@@ -183,7 +184,12 @@ describe('findings', () => {
       at: 0.4,
       thickness: 0.004,
     });
-    expect(l.entries.find((e) => e.id === 'clMax')!.warnings.join(' ')).toMatch(/known only roughly/);
+    expect(
+      l.entries
+        .find((e) => e.id === 'clMax')!
+        .warnings.map((w) => sentence(w))
+        .join(' '),
+    ).toMatch(/known only roughly/);
     expect(
       withPath('design.sections.wing-section.name', 'Same').entries.find((e) => e.id === 'clMax')!.warnings,
     ).toEqual([]);
@@ -206,7 +212,7 @@ describe('the quick ledger', () => {
         e.id === 'stripChance' ? 1 : 9,
       );
     expect(entryOf(quick, 'stallSpeed', 'ferry')!.sigma).toBe(entryOf(full, 'stallSpeed', 'ferry')!.sigma);
-    expect(quick.findings.map((f) => f.sentence)).toEqual(after.findings.map((f) => f.sentence));
+    expect(quick.findings.map((f) => sentence(f))).toEqual(after.findings.map((f) => sentence(f)));
   });
 
   it('is not given where the states have changed or the design cannot be computed', () => {

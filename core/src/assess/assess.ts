@@ -17,6 +17,7 @@ import { Run } from './run';
 import { compileTasks, scoreStates, type CompiledTask, type ScoreResult } from './scoring';
 import { stripChances } from './stripChance';
 import { Spreads } from './spreads';
+import { say, type Said } from '../words';
 import { cellsOf, valuesOf, type Cell, type Values } from './values';
 
 /** The steps of a document at what was learnt. */
@@ -42,7 +43,7 @@ function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: Step
 const namesOf = (id: QuantityId, best: string | null) =>
   (id === 'bestScore' || id === 'bestCount') && best !== null ? { names: best } : {};
 
-const NO_SPREAD = 'Its uncertainty could not be found; it may be as large as the number itself.';
+const NO_SPREAD = say('no-spread', {});
 
 /** A number of a ledger before its spread is known. */
 type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'value' | 'warnings' | 'names'> & { key: string };
@@ -76,16 +77,16 @@ function toldBy(task: Task, score: ScoreResult): Told[] {
   return [...read, ...scores];
 }
 
-const noEntry = (stopped: string): Ledger => ({ entries: [], curves: [], findings: [], stopped });
+const noEntry = (stopped: Said): Ledger => ({ entries: [], curves: [], findings: [], stopped });
 
 /** Why the computation could not be done, for the person whose design it is. */
-function stoppedBy(e: DomainError, design: Design): string {
+function stoppedBy(e: DomainError, design: Design): Said {
   const section = design.sections.find((s) => s.id === e.fields.section);
-  const what =
+  const why =
     e.code === 'no-flow' && section
-      ? `no flow about section ${section.name} could be found; look at its outline`
-      : e.message;
-  return `The computation stopped: ${what}.`;
+      ? say('no-flow', { section: section.name })
+      : say('fault', { text: e.message, of: e.code, fields: e.fields });
+  return say('stopped', { why });
 }
 
 /**
@@ -142,11 +143,11 @@ export function assess(
   const score = scoreStates(brief, design, task.values, { tasks: task.tasks });
   const spreads = new Spreads(task, calibration);
   const entries: LedgerEntry[] = [];
-  let bad: string | null = null;
+  let stopped: Said | null = null;
   for (const { key, ...told } of toldBy(task, score)) {
     const def = QUANTITIES[told.id];
     if (!Number.isFinite(told.value)) {
-      bad ??= `${def.name} does not come to a number`;
+      stopped ??= say('no-number', { name: def.name });
       continue;
     }
     const { sigma, shares, inputShares } = spreads.of(key, told.state),
@@ -165,7 +166,6 @@ export function assess(
   }
   entries.push(...stripChances(brief, design, entries));
   const curves = drawnCurves(task.run, (c, state, y) => spreads.along(c, state, y));
-  const stopped = bad && `${bad}; check the sizes that were entered last.`;
   const ledger: Ledger = { entries, curves, findings: [], stopped };
   return { ...ledger, findings: findingsOf(brief, design, ledger, score.errors) };
 }

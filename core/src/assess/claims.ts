@@ -1,4 +1,5 @@
 /** Claims of makers and plans held against each other and against what is computed. A claim that cannot be is pointed at, never corrected. */
+import { say, type Said } from '../words';
 import { G0 } from '../air';
 import type { Design } from '../design';
 import { idealHoverPower } from '../power';
@@ -22,45 +23,32 @@ export interface ClaimContext {
 }
 
 /** A claimed flight time against level flight on the wing and against hover, whichever there are. */
-function timeClaim(claimed: number, c: ClaimContext): string[] {
-  const minutes = (s: number) => `${(s / 60).toFixed(0)} min`,
-    ways = [
-      { power: c.cruisePower, how: 'on the wing' },
-      { power: c.hoverPower, how: 'in hover' },
-    ].filter((w): w is { power: number; how: string } => w.power !== null && w.power > 0);
+function timeClaim(claimed: number, c: ClaimContext): Said[] {
+  const ways = [
+    { power: c.cruisePower, how: 'on the wing' },
+    { power: c.hoverPower, how: 'in hover' },
+  ].filter((w): w is { power: number; how: string } => w.power !== null && w.power > 0);
   const short = ways.filter((w) => claimed > (1.1 * c.packEnergy) / w.power);
   if (short.length === 0) return [];
-  const each = short.map((w) => `${minutes(c.packEnergy / w.power)} ${w.how} at ${w.power.toFixed(0)} W`);
-  const left =
-    short.length < ways.length ? ` It holds ${ways.find((w) => !short.includes(w))!.how} only.` : '';
-  const pack = `the pack’s ${(c.packEnergy / 3600).toFixed(0)} Wh`;
-  return [`${minutes(claimed)} are claimed; ${pack} last ${each.join(' and ')}.${left}`];
+  const holds = short.length < ways.length ? ways.find((w) => !short.includes(w))!.how : null;
+  return [say('claim-time', { claimed, energy: c.packEnergy, short, holds })];
 }
 
 /** Sentences, one a contradiction. */
-export function claimQuestions(design: Design, c: ClaimContext): string[] {
+export function claimQuestions(design: Design, c: ClaimContext): Said[] {
   const k = design.claims,
-    out: string[] = [];
+    out: Said[] = [];
   if (!k) return out;
   if (k.hoverPower !== null && c.discArea !== null) {
     const mass = c.emptyMass + (k.payload ?? 0),
       ideal = idealHoverPower(mass * G0, c.discArea, c.density);
-    const size = `${mass.toFixed(2)} kg on ${c.discArea.toFixed(2)} m² of rotor`;
-    if (k.hoverPower < ideal)
-      out.push(
-        `Hover on ${k.hoverPower.toFixed(0)} W is claimed; ${size} needs ${ideal.toFixed(0)} W even without any loss. Payload, power or rotor size is wrong.`,
-      );
-    else if (k.hoverPower < ideal / 0.7)
-      out.push(
-        `Hover on ${k.hoverPower.toFixed(0)} W for ${size} is an overall efficiency of ${((100 * ideal) / k.hoverPower).toFixed(0)} %; 45 to 65 % is usual.`,
-      );
+    const on = { mass, area: c.discArea, claimed: k.hoverPower, ideal };
+    if (k.hoverPower < ideal) out.push(say('claim-impossible', on));
+    else if (k.hoverPower < ideal / 0.7) out.push(say('claim-efficiency', on));
   }
   if (k.topSpeed !== null && c.still) {
     const advance = (c.pitch * c.still.omega) / (2 * Math.PI);
-    if (k.topSpeed > 1.15 * advance)
-      out.push(
-        `A top speed of ${k.topSpeed.toFixed(0)} m/s is claimed; the pitch advances ${advance.toFixed(0)} m/s at the static rpm, and rpm rises by a tenth or so in flight. More pitch, more rpm or less speed.`,
-      );
+    if (k.topSpeed > 1.15 * advance) out.push(say('claim-speed', { claimed: k.topSpeed, advance }));
   }
   if (k.flightTime !== null) {
     out.push(...timeClaim(k.flightTime, c));
@@ -71,7 +59,11 @@ export function claimQuestions(design: Design, c: ClaimContext): string[] {
     Math.abs(k.thrust - c.still.thrust) > 2 * Math.hypot(c.still.thrustSigma, 0.03 * c.still.thrust)
   )
     out.push(
-      `The maker claims ${k.thrust.toFixed(1)} N; ${c.still.thrust.toFixed(1)} ± ${c.still.thrustSigma.toFixed(1)} N is computed. Bench it: claims are taken cold, on a fresh pack, and rounded up.`,
+      say('claim-thrust', {
+        claimed: k.thrust,
+        computed: c.still.thrust,
+        sigma: c.still.thrustSigma,
+      }),
     );
   if (
     k.current !== null &&
@@ -79,9 +71,13 @@ export function claimQuestions(design: Design, c: ClaimContext): string[] {
     Math.abs(k.current - c.still.current) > 2 * Math.hypot(c.still.currentSigma, 0.03 * c.still.current)
   )
     out.push(
-      `The maker claims ${k.current.toFixed(0)} A; ${c.still.current.toFixed(1)} ± ${c.still.currentSigma.toFixed(1)} A is computed for this pack and propeller.`,
+      say('claim-current', {
+        claimed: k.current,
+        computed: c.still.current,
+        sigma: c.still.currentSigma,
+      }),
     );
   if (k.current !== null && k.current > c.packCurrent)
-    out.push(`${k.current.toFixed(0)} A is claimed, and the pack gives ${c.packCurrent.toFixed(0)} A.`);
+    out.push(say('claim-over-pack', { claimed: k.current, pack: c.packCurrent }));
   return out;
 }

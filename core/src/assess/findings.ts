@@ -24,6 +24,7 @@ import {
   USUAL_LIMIT,
 } from '../power';
 import { materialNamed } from '../structure';
+import { say, type Fields, type Said } from '../words';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
 import type { Finding, Ledger } from './ledger';
@@ -35,13 +36,13 @@ type Add = (
   station: Finding['station'],
   severity: Finding['severity'],
   state: string,
-  sentence: string,
+  said: Said,
   fix?: Finding['fix'],
 ) => void;
 
 /** States of one kind of fault, told of by the worst of them. */
 interface Fault {
-  what: string;
+  fault: 'unstable' | 'tail-heavy' | 'nose-heavy';
   severity: Finding['severity'];
   holds: (margin: number) => boolean;
 }
@@ -49,14 +50,14 @@ interface Fault {
 /** Unstable, tail-heavy and nose-heavy are three faults: none hides behind another. */
 function balanceFaults({ marginMin, marginMax }: Design['flight']): Fault[] {
   return [
-    { what: 'is unstable', severity: 'stop', holds: (m) => m < 0 && m < marginMin },
-    { what: 'is tail-heavy', severity: 'stop', holds: (m) => m >= 0 && m < 0.5 * marginMin },
+    { fault: 'unstable', severity: 'stop', holds: (m) => m < 0 && m < marginMin },
+    { fault: 'tail-heavy', severity: 'stop', holds: (m) => m >= 0 && m < 0.5 * marginMin },
     {
-      what: 'is tail-heavy',
+      fault: 'tail-heavy',
       severity: 'look',
       holds: (m) => m >= Math.max(0, 0.5 * marginMin) && m < marginMin,
     },
-    { what: 'is nose-heavy', severity: 'look', holds: (m) => m > marginMax },
+    { fault: 'nose-heavy', severity: 'look', holds: (m) => m > marginMax },
   ];
 }
 
@@ -72,7 +73,8 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   if (outside.length === 0) return;
   const proposal = solveBalance(design, { forward, aft }),
     changes = changesOf(design, proposal);
-  const fix = proposal.status === 'moved' ? { label: proposal.sentence.replace(/\.$/, ''), changes } : null;
+  const label = say('balance-moves-label', proposal.said.fields as Fields<'balance-moves'>),
+    fix = proposal.status === 'moved' ? { label, changes } : null;
   const marginOf = (l: { id: string }) => entryOf(ledger, 'staticMargin', l.id)!.value;
   const { marginMin, marginMax } = design.flight;
   const off = (l: { id: string }) => Math.max(marginMin - marginOf(l), marginOf(l) - marginMax);
@@ -81,34 +83,35 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
     const those = outside.filter((l) => fault.holds(marginOf(l)));
     if (those.length === 0) continue;
     const worst = those.reduce((a, l) => (off(l) > off(a) ? l : a));
-    const wanted = `${(marginMin * 100).toFixed(0)} to ${(marginMax * 100).toFixed(0)} %`;
-    // what to do is the same for all of them: said once
-    const advice = said ? '' : ` ${proposal.sentence}`;
     add(
       'balance',
       fault.severity,
       worst.id,
-      `${worst.name} ${fault.what}${othersToo(those.length - 1)}: static margin ${(marginOf(worst) * 100).toFixed(1)} %, wanted ${wanted}.${advice}`,
+      say('margin-outside', {
+        state: worst.name,
+        fault: fault.fault,
+        others: those.length - 1,
+        margin: marginOf(worst),
+        least: marginMin,
+        most: marginMax,
+        // what to do is the same for all of them: said once
+        advice: said ? null : proposal.said,
+      }),
       said ? null : fix,
     );
     said = true;
   }
 }
 
-function othersToo(n: number): string {
-  return n === 0 ? '' : n === 1 ? ' (so is one other state)' : ` (so are ${n} other states)`;
-}
-
 function structureFindings(design: Design, ledger: Ledger, add: Add): void {
   const s = design.structure;
   const spar = sparOf(design)?.shape;
   for (const id of !spar ? [] : spar.kind === 'tube' ? [spar.material] : [spar.capMaterial, spar.webMaterial])
-    if (!materialNamed(id))
-      add('structure', 'stop', 'all', `The spar names a material “${id}” that is not in the store.`);
+    if (!materialNamed(id)) add('structure', 'stop', 'all', say('no-material', { material: id }));
   if (spar?.kind === 'tube' && spar.wall >= spar.outer / 2)
-    add('structure', 'ask', 'all', 'The tube wall reaches the middle: it is a solid rod.');
+    add('structure', 'ask', 'all', say('solid-tube', {}));
   if (spar?.kind === 'box' && 2 * spar.cap >= spar.height)
-    add('structure', 'ask', 'all', 'The two caps fill the whole spar depth.');
+    add('structure', 'ask', 'all', say('full-box', {}));
   const flying = design.states.filter((l) => !hovers(l));
   if (flying.length === 0) return;
   const worst = flying.reduce((a, l) =>
@@ -123,15 +126,15 @@ function structureFindings(design: Design, ledger: Ledger, add: Add): void {
       'structure',
       'stop',
       worst.id,
-      `This wing breaks at ${up.toFixed(1)} g in ${worst.name}; ${s.requiredLoadFactor} g with a factor of ${s.safetyFactor} needs ${needUp.toFixed(1)} g. Deepen the spar or thicken its caps.`,
+      say('breaks-up', {
+        state: worst.name,
+        at: up,
+        asked: s.requiredLoadFactor,
+        factor: s.safetyFactor,
+      }),
     );
   if (down < needDown)
-    add(
-      'structure',
-      'stop',
-      worst.id,
-      `Downward the wing breaks at ${down.toFixed(1)} g in ${worst.name}; ${needDown.toFixed(1)} g is needed.`,
-    );
+    add('structure', 'stop', worst.id, say('breaks-down', { state: worst.name, at: down, needed: needDown }));
 }
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
@@ -139,35 +142,17 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
   const { esc, motor, propeller } = powertrainOf(design);
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
   const each = (amps - powertrainOf(design).avionicsCurrent) / (powertrainOf(design).arrangement?.count ?? 1);
-  for (const [name, drawn, limit] of [
+  for (const [part, drawn, limit] of [
     ['motor', each, motor.maxCurrent],
     ['controller', each, esc.maxCurrent],
     ['pack', amps, packInUse(powertrainOf(design)).maxCurrent],
   ] as const) {
-    if (drawn > limit)
-      add(
-        'power',
-        'stop',
-        'all',
-        `Full throttle draws ${drawn.toFixed(0)} A, over the ${name}’s ${limit.toFixed(0)} A. A smaller propeller or less pitch lowers it.`,
-      );
-    else if (drawn > 0.85 * limit)
-      add(
-        'power',
-        'look',
-        'all',
-        `Full throttle draws ${drawn.toFixed(0)} A of the ${name}’s ${limit.toFixed(0)} A: under 15 % margin.`,
-      );
+    if (drawn > limit) add('power', 'stop', 'all', say('over-current', { part, drawn, limit }));
+    else if (drawn > 0.85 * limit) add('power', 'look', 'all', say('near-current', { part, drawn, limit }));
   }
   const hot = entryOf(ledger, 'windingHeat', 'all')!.value,
     most = motor.maxTemperature ?? USUAL_LIMIT;
-  if (hot > most)
-    add(
-      'power',
-      'look',
-      'all',
-      `Full throttle held on the ground heats the winding to ${hot >= 599 ? 'far over' : `${(hot - 273.15).toFixed(0)} °C, over`} its ${(most - 273.15).toFixed(0)} °C: keep it short, or a smaller propeller.`,
-    );
+  if (hot > most) add('power', 'look', 'all', say('hot-winding', { winding: hot, limit: most }));
   const ratio = propeller.pitch / propeller.diameter;
   if (
     !powertrainOf(design).fan &&
@@ -178,15 +163,10 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
       'power',
       'look',
       'all',
-      `Pitch is ${ratio.toFixed(2)} of the diameter; blades were compared with tests from ${PITCH_RATIO_RANGE[0]} to ${PITCH_RATIO_RANGE[1]}.`,
+      say('odd-pitch', { ratio, least: PITCH_RATIO_RANGE[0], most: PITCH_RATIO_RANGE[1] }),
     );
   if (entryOf(ledger, 'tipMach', 'all')!.value > TIP_LIMIT)
-    add(
-      'power',
-      'look',
-      'all',
-      `The propeller tip passes Mach ${TIP_LIMIT} at full throttle: noise and loss.`,
-    );
+    add('power', 'look', 'all', say('fast-tip', { mach: TIP_LIMIT }));
   for (const l of design.states) {
     const run = entryOf(ledger, 'groundRun', l.id)?.value ?? 0;
     if (run > brief.site.stripLength) {
@@ -194,7 +174,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
         'flight',
         'look',
         l.id,
-        `${l.name} needs ${run > 9000 ? 'more thrust than there is' : `${run.toFixed(1)} m`} to leave the ground; the strip is ${brief.site.stripLength} m.`,
+        say('strip-too-short', { state: l.name, run, strip: brief.site.stripLength }),
       );
       break;
     }
@@ -209,19 +189,14 @@ function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: Add)
     .filter((r) => r.run > strip);
   if (runs.length === 0) return;
   const worst = runs.reduce((a, r) => (r.run > a.run ? r : a));
-  const rolls = worst.run > 9000 ? 'rolls on without end' : `rolls ${worst.run.toFixed(0)} m after landing`;
-  const sentence = `${worst.l.name} ${rolls}${othersToo(runs.length - 1)}; the strip is ${strip} m.`;
-  add('flight', 'look', worst.l.id, `${sentence} Brakes or a skid, less speed, or another way back.`);
+  const { l, run } = worst,
+    others = runs.length - 1;
+  add('flight', 'look', l.id, say('rolls-past', { state: l.name, run, others, strip }));
 }
 
 function liftFindings(design: Design, ledger: Ledger, add: Add): void {
   for (const s of withoutRotors(design))
-    add(
-      'balance',
-      'ask',
-      s.id,
-      `${s.name} ${s.way} on rotors, and none are described: another way, or the lift motors?`,
-    );
+    add('balance', 'ask', s.id, say('no-rotors', { state: s.name, way: s.way }));
   for (const l of design.states) {
     const m = entryOf(ledger, 'hoverMargin', l.id);
     if (m && m.state === l.id && m.value < WANTED_LIFT)
@@ -229,7 +204,7 @@ function liftFindings(design: Design, ledger: Ledger, add: Add): void {
         'power',
         m.value < LEAST_LIFT ? 'stop' : 'look',
         l.id,
-        `${l.name}: lift thrust is ${m.value.toFixed(2)} times the weight; ${LEAST_LIFT} is the least, ${WANTED_LIFT} is wanted.`,
+        say('weak-lift', { state: l.name, ratio: m.value, least: LEAST_LIFT, wanted: WANTED_LIFT }),
       );
   }
 }
@@ -242,16 +217,9 @@ function drivenFindings(design: Design, add: Add): void {
     const unknown = unknownParts(drive);
     // rotors that are only drawn claim their thrust themselves
     if (unknown.length === 0 || (drive === lift && !drive.motor && !drive.propeller)) continue;
-    const parts = unknown.join(', ');
-    add('power', 'ask', 'all', `${drive.name}: ${parts} not known, so that nothing is computed of it.`);
+    add('power', 'ask', 'all', say('parts-unknown', { drive: drive.name, parts: unknown }));
   }
-  for (const drive of more)
-    add(
-      'power',
-      'ask',
-      'all',
-      `${drive.name} is not computed: one forward drive and one set of lift rotors are.`,
-    );
+  for (const drive of more) add('power', 'ask', 'all', say('not-computed', { drive: drive.name }));
 }
 
 /** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
@@ -260,22 +228,21 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
   const { second, battery, supply, rubber } = powertrainOf(design);
   if (second) {
     const pair = joinPacks(packOf(battery), packOf(second.battery), second.joined);
-    if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.reason);
+    if (pair.status === 'unsafe') add('power', 'stop', 'all', pair.said);
   }
   if (supply) {
     const r = supplyReport(supply, battery.chemistry),
       shared = r.lines.filter((l) => l.single && l.lost.length > 0);
-    if (shared.length)
-      add(
-        'power',
-        'look',
-        'all',
-        `Steering hangs on one line (${shared.map((l) => l.name.toLowerCase()).join(', ')}); a separate receiver supply takes it off.`,
-      );
+    if (shared.length) add('power', 'look', 'all', say('one-line', { names: shared.map((l) => l.name) }));
     for (const l of r.lines)
       if (l.used !== null && l.used > 1)
-        add('power', 'stop', 'all', `${l.name}: ${l.current.toFixed(1)} A where ${l.rating} A is rated.`);
-    for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.sentence);
+        add(
+          'power',
+          'stop',
+          'all',
+          say('over-rating', { part: l.name, current: l.current, rating: l.rating! }),
+        );
+    for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.said);
   }
   liftFindings(design, ledger, add);
   if (rubber) {
@@ -284,77 +251,48 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
       listed = listedRubber(design);
     const fix = item
       ? {
-          label: `Weigh the rubber in at ${(mass * 1000).toFixed(2)} g`,
+          label: say('weigh-rubber', { mass }),
           changes: [
             { path: `items.${item.id}.planned`, value: { kind: 'part', factor: 1 } },
             { path: `items.${item.id}.weighed`, value: null },
           ],
         }
       : null;
-    if (listed === null)
-      add(
-        'power',
-        'look',
-        'all',
-        `All-up leaves out the rubber: strip and length make ${(mass * 1000).toFixed(1)} g, and no line of the mass list is the rubber motor.`,
-      );
+    if (listed === null) add('power', 'look', 'all', say('no-rubber-listed', { mass }));
     else if (Math.abs(listed - mass) > 0.08 * mass)
-      add(
-        'power',
-        'look',
-        'all',
-        `The mass list says ${(listed * 1000).toFixed(2)} g of rubber; strip, strands and length make ${(mass * 1000).toFixed(2)} g.`,
-        fix,
-      );
+      add('power', 'look', 'all', say('other-rubber', { listed, mass }), fix);
   }
   const propeller = (design.swaps ?? []).find(
     (s) => s.kind === 'propeller' && s.data.correction && isFitted(design, s),
   );
   if (propeller?.kind === 'propeller' && !powertrainOf(design).propeller.correction)
-    add(
-      'power',
-      'look',
-      'all',
-      `${propeller.label} has been on the thrust stand, and the design flies it as computed.`,
-      {
-        label: `Fly ${propeller.label} as benched`,
-        changes: [
-          { path: `${forwardAt(design)!.drive}.propeller.correction`, value: propeller.data.correction },
-        ],
-      },
-    );
+    add('power', 'look', 'all', say('flown-as-computed', { propeller: propeller.label }), {
+      label: say('fly-as-benched', { propeller: propeller.label }),
+      changes: [
+        { path: `${forwardAt(design)!.drive}.propeller.correction`, value: propeller.data.correction },
+      ],
+    });
 }
 
 function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   for (const l of design.states) {
     const climb = entryOf(ledger, 'climbRate', l.id)?.value ?? Infinity;
     if (climb < 0.5) {
-      add(
-        'flight',
-        'stop',
-        l.id,
-        `${l.name} climbs at ${climb.toFixed(2)} m/s: too little to clear anything.`,
-      );
+      add('flight', 'stop', l.id, say('weak-climb', { state: l.name, rate: climb }));
       break;
     }
   }
   for (const l of design.states) {
     const e = entryOf(ledger, 'turnStallSpeed', l.id);
     if (e?.warnings.length) {
-      add('flight', 'look', l.id, `${l.name}: ${e.warnings[0]}`);
+      add('flight', 'look', l.id, say('of-state', { state: l.name, said: e.warnings[0] }));
       break;
     }
   }
   const reserve = entryOf(ledger, 'aileronReserve', 'all')?.value,
     wanted = design.flight.aileronReserve ?? AILERON_RESERVE;
-  const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
   if (reserve !== undefined && reserve < wanted)
-    add(
-      'shape',
-      'look',
-      'all',
-      `In the heaviest state the ailerons lose the wing ${deg(Math.max(0, reserve))} after its first strip stalls; ${deg(wanted)} is wanted, or it drops a wing. Washout or another section outboard moves the stall inboard: see the stall map.`,
-    );
+    add('shape', 'look', 'all', say('ailerons-lost', { reserve, wanted }));
   const yaw = design.states
     .filter((l) => !hovers(l))
     .map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 }))
@@ -367,7 +305,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
       'balance',
       yaw.v < 0 ? 'stop' : 'look',
       yaw.l.id,
-      `${yaw.l.name} hardly weathercocks (Cnβ ${yaw.v.toFixed(3)} per rad, the weakest state): more fin, or a longer tail.`,
+      say('weathercocks', { state: yaw.l.name, stiffness: yaw.v }),
     );
 }
 
@@ -375,13 +313,13 @@ export function findingsOf(
   brief: Brief,
   design: Design,
   ledger: Ledger,
-  scoreErrors: readonly string[],
+  scoreErrors: readonly Said[],
 ): Finding[] {
   if (ledger.stopped)
-    return [{ station: 'shape', severity: 'stop', state: 'all', sentence: ledger.stopped, fix: null }];
+    return [{ station: 'shape', severity: 'stop', state: 'all', ...ledger.stopped, fix: null }];
   const out: Finding[] = [];
-  const add: Add = (station, severity, state, sentence, fix = null) => {
-    out.push({ station, severity, state, sentence, fix });
+  const add: Add = (station, severity, state, said, fix = null) => {
+    out.push({ station, severity, state, ...said, fix });
   };
   balanceFindings(design, ledger, add);
   structureFindings(design, ledger, add);
@@ -391,16 +329,10 @@ export function findingsOf(
   landingFindings(brief, design, ledger, add);
   for (const e of scoreErrors) add('score', 'look', 'all', e);
   for (const c of checkRequirements(brief, design, ledger)) {
-    if (c.status === 'unknown') add('brief', 'look', 'all', c.sentence);
-    else if (c.status === 'missed') add('brief', 'look', c.state, c.sentence);
+    if (c.status === 'unknown') add('brief', 'look', 'all', c.said);
+    else if (c.status === 'missed') add('brief', 'look', c.state, c.said);
   }
   const re = entryOf(ledger, 'reynoldsLap', design.states[0].id)?.value ?? Infinity;
-  if (re < 6e4)
-    add(
-      'sections',
-      'look',
-      'all',
-      `The wing works at a Reynolds number of ${Math.round(re / 1000)} thousand: the section estimate is rough below 60 thousand.`,
-    );
+  if (re < 6e4) add('sections', 'look', 'all', say('low-reynolds', { reynolds: re }));
   return [...out, ...plausibilityFindings(design, ledger)];
 }

@@ -2,6 +2,7 @@
  * What would mend the layout: washout or sections for the stall, tail and fin for stability, decalage for trim,
  * and what growth in mass breaks. Longer jobs, run when asked.
  */
+import { say, type Said } from '../words';
 import { G0 } from '../air';
 import { FACTOR_IDS, hovers, type Brief, type Calibration, type Design } from '../design';
 import { decalageFor, finForStiffness, tailForMargin, type Sized } from '../layout';
@@ -29,11 +30,10 @@ export interface LayoutAdvice {
   tail: Sized | null;
   tailFix: Fix | null;
   fin: Sized | null;
-  decalage: { incidence: number; decalage: number; sentence: string; fix: Fix } | null;
+  decalage: { incidence: number; decalage: number; said: Said; fix: Fix } | null;
 }
 
 const without = ({ sweep: _sweep, ...rest }: StallRemedy): Omit<StallRemedy, 'sweep'> => rest;
-const DEG = 180 / Math.PI;
 
 /** @throws DomainError from a design that cannot be solved */
 export function layoutAdvice(
@@ -84,7 +84,7 @@ export function layoutAdvice(
     washoutFix:
       washout && washout.twist < -1e-6
         ? {
-            label: `Wash the tips out ${(-washout.twist * DEG).toFixed(1)}° more`,
+            label: say('wash-out', { by: -washout.twist }),
             changes: wing.stations.map((s, i) => ({
               path: `surfaces.${wing.id}.stations.${i}.twist`,
               value:
@@ -96,16 +96,16 @@ export function layoutAdvice(
     tail,
     tailFix:
       tail && Math.abs(tail.factor - 1) > 0.03
-        ? { label: `Scale the tail’s area by ${tail.factor.toFixed(2)}`, changes: scaleChanges(design, tail) }
+        ? { label: say('scale-tail', { factor: tail.factor }), changes: scaleChanges(design, tail) }
         : null,
     fin: finForStiffness(design, contours, aft),
     decalage:
       trimmed && stab
         ? {
             ...trimmed,
-            sentence: `${stab.name} at ${(trimmed.incidence * DEG).toFixed(1)}° (decalage ${(trimmed.decalage * DEG).toFixed(1)}°) flies ${speed.toFixed(1)} m/s in ${loading.name} with the controls in line.`,
+            said: say('decalage', { ...trimmed, name: stab.name, speed, state: loading.name }),
             fix: {
-              label: `Set the ${stab.name.toLowerCase()} to ${(trimmed.incidence * DEG).toFixed(1)}°`,
+              label: say('set-incidence', { name: stab.name, incidence: trimmed.incidence }),
               changes: [
                 { path: `surfaces.${stab.id}.incidence`, value: Math.round(trimmed.incidence * 1e5) / 1e5 },
               ],
@@ -135,7 +135,7 @@ function scaleChanges(design: Design, sized: Sized): Fix['changes'] {
 }
 
 export interface GrowthBreak {
-  sentence: string;
+  said: Said;
   requirement: string;
   /** growth of the unweighed and weighed parts together over the plan, and the empty mass there [kg] */ factor: number;
   emptyMass: number;
@@ -186,7 +186,7 @@ export function growthReport(brief: Brief, design: Design, cal: Calibration, cac
       requirement: r.id,
       factor: hi,
       emptyMass: end.empty,
-      sentence: end.missed.find((m) => m.requirement.id === r.id)!.sentence,
+      said: end.missed.find((m) => m.requirement.id === r.id)!.said,
     });
   }
   return {

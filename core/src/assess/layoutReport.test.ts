@@ -2,6 +2,7 @@
  * The layout report end to end: every template assesses, the tail-heavy Bittern is mended by one fix, states and
  * modes make sense.
  */
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import {
   bitternCanardDocument,
@@ -98,8 +99,8 @@ describe('the demos', () => {
     const doc = bitternDocument(),
       { ledger, r } = report(doc);
     const finding = ledger.findings.find((f) => f.station === 'balance')!;
-    expect(finding.sentence).toMatch(/tail-heavy/);
-    expect(r.worst!.sentence).toMatch(/12 tubes/);
+    expect(sentence(finding)).toMatch(/tail-heavy/);
+    expect(sentence(r.worst!.said)).toMatch(/12 tubes/);
     const mended = finding.fix!.changes.reduce((d, c) => setPath(d, `design.${c.path}`, c.value), doc);
     const after = report(mended);
     expect(after.ledger.findings.some((f) => f.station === 'balance')).toBe(false);
@@ -157,7 +158,7 @@ describe('advice and growth', () => {
     const mended = a.washoutFix!.changes.reduce((d, c) => setPath(d, `design.${c.path}`, c.value), doc);
     expect(report(mended, 'tubes-8').r.stall.aileronReserve!).toBeGreaterThan(r.stall.aileronReserve! + 0.01);
     expect(a.tail!.factor).toBeGreaterThan(0.2);
-    expect(a.decalage!.sentence).toMatch(/controls in line/);
+    expect(sentence(a.decalage!.said)).toMatch(/controls in line/);
   }, 90_000);
   it('growth names the requirement that goes first, at a mass above today’s', () => {
     const doc = bitternDocument(),
@@ -192,7 +193,7 @@ describe('words for the pilot', () => {
     }));
     const { ledger, r } = report(doc, 'ferry');
     expect(r.handling.find((h) => h.id === 'yaw')!.judgement).toBe('stop');
-    expect(ledger.findings.some((f) => /weathercocks/.test(f.sentence))).toBe(true);
+    expect(ledger.findings.some((f) => /weathercocks/.test(sentence(f)))).toBe(true);
   });
 });
 
@@ -208,9 +209,11 @@ describe('closed and tandem pairs: both wings are the reference and each carries
       const value = (q: QuantityId) => entryOf(ledger, q, loading)!.value;
       expect(value('wingArea')).toBeCloseTo(areas[0] + areas[1], 9);
       expect(value('wingLoading')).toBeCloseTo(value('mass') / (areas[0] + areas[1]), 6);
-      expect(entryOf(ledger, 'wingArea', 'all')!.warnings.join(' ')).toMatch(
-        /Front wing and Rear wing together/,
-      );
+      expect(
+        entryOf(ledger, 'wingArea', 'all')!
+          .warnings.map((w) => sentence(w))
+          .join(' '),
+      ).toMatch(/Front wing and Rear wing together/);
       expect(r.shares.wing + r.shares.rear).toBeCloseTo(1, 6);
       // alone, the front wing with its spar would break sooner by its share of the lift
       const alone = {

@@ -3,6 +3,7 @@
  * of the stall, derivatives and modes with their meaning, schools, controls, ground, fit, pieces, hover, warp.
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
+import { say, sentence, type Said } from '../words';
 import { G0 } from '../air';
 import {
   hovers,
@@ -149,7 +150,7 @@ export interface LayoutReport {
   hover: HoverShare | null;
   warp: WarpEffect | null;
   states: StateRow[];
-  /** id and why */ worst: { loading: string; sentence: string } | null;
+  /** id and why */ worst: { loading: string; said: Said } | null;
   path: { count: number; mass: number; x: number; z: number }[];
   drag: DragItem[];
   tow: TowShape | null;
@@ -200,25 +201,24 @@ function worstState(design: Design, rows: readonly StateRow[]): LayoutReport['wo
     wag = flying.reduce((a, r) => (r.yaw < a.yaw ? r : a));
   const { marginMin, marginMax } = design.flight;
   const most = flying.reduce((a, r) => (r.margin > a.margin ? r : a));
-  const pct = (v: number) => `${(100 * v).toFixed(1)} %`;
   if (least.margin < marginMin)
     return {
       loading: least.loading,
-      sentence: `Worst state: ${least.name}, static margin ${pct(least.margin)} of at least ${pct(marginMin)}.`,
+      said: say('worst-margin', { state: least.name, margin: least.margin, least: marginMin }),
     };
   if (most.margin > marginMax)
     return {
       loading: most.loading,
-      sentence: `Worst state: ${most.name}, nose-heavy with a static margin of ${pct(most.margin)}.`,
+      said: say('worst-nose-heavy', { state: most.name, margin: most.margin }),
     };
   if (wag.yaw < 0.03)
     return {
       loading: wag.loading,
-      sentence: `Worst state: ${wag.name}, weathercocks weakly (Cnβ ${wag.yaw.toFixed(3)}).`,
+      said: say('worst-yaw', { state: wag.name, stiffness: wag.yaw }),
     };
   return {
     loading: least.loading,
-    sentence: `Least margin: ${least.name}, ${pct(least.margin)}; all states are inside.`,
+    said: say('least-margin', { state: least.name, margin: least.margin }),
   };
 }
 
@@ -286,7 +286,8 @@ export function layoutReport(
 ): LayoutReport {
   const loading = design.states.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
-  if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
+  if (ledger.stopped && ledger.entries.length === 0)
+    throw new DomainError('out-of-range', sentence(ledger.stopped));
   const run = runOf({ brief, design }, cal, cache),
     air = run.of(airStep),
     aero = run.of(aeroStep),

@@ -1,6 +1,7 @@
 /** The ledger: the only output of an assessment. */
 import { ALL, readRef, refText, type QuantityId, type Station } from '../steps';
 import type { KindName } from '../units';
+import type { Said } from '../words';
 
 export interface LedgerEntry {
   readonly id: QuantityId;
@@ -11,7 +12,7 @@ export interface LedgerEntry {
   readonly kind: KindName;
   readonly method: string;
   readonly inputs: readonly QuantityId[];
-  readonly warnings: readonly string[];
+  /** what must be said with it */ readonly warnings: readonly Said[];
   /** share of the variance by calibration factor, in the order of FACTOR_IDS; sums to 1 where sigma > 0 */
   readonly shares: readonly number[];
   /** the same by other inputs, in the order of INPUT_IDS: masses of items, the day, what methods leave open */
@@ -30,16 +31,15 @@ export interface LedgerCurve {
 }
 
 export interface Fix {
-  readonly label: string;
+  /** as it stands on a button */ readonly label: Said;
   readonly changes: readonly { path: string; value: unknown }[];
 }
 
-export interface Finding {
+export interface Finding extends Said {
   readonly station: Station;
   /** stop: not safe to fly; look: needs a look; ask: a plausibility question */
   readonly severity: 'stop' | 'look' | 'ask';
   readonly state: string;
-  readonly sentence: string;
   readonly fix: Fix | null;
 }
 
@@ -48,7 +48,7 @@ export interface Ledger {
   readonly curves: readonly LedgerCurve[];
   readonly findings: readonly Finding[];
   /** why the chain stopped, when it did; entries up to there are present */
-  readonly stopped: string | null;
+  readonly stopped: Said | null;
   /** uncertainties are still those of the ledger before */ readonly quick?: true;
 }
 

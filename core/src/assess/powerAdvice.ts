@@ -2,6 +2,7 @@
  * Longer jobs of the Power station, run when asked: what a swap does to every number, and what a rubber flyer
  * would try next.
  */
+import { say, sentence, type Said } from '../words';
 import { setPath, type Brief, type Calibration, type Design, type Swap, powertrainOf } from '../design';
 import { fitChanges } from '../mass';
 import { DomainError } from '../numeric';
@@ -22,7 +23,7 @@ export interface SwapEffect {
     after: number;
     sigma: number;
   })[];
-  findings: string[];
+  findings: Said[];
 }
 
 /** Fits a part of the swap set on paper. @throws DomainError for an unknown part */
@@ -34,11 +35,11 @@ export function fitSwap(
   swap: Swap,
   cache: StepCache,
 ): SwapEffect {
-  const fix: Fix = { label: `Fit ${swap.label}`, changes: fitChanges(design, swap) };
+  const fix: Fix = { label: say('fit-part', { part: swap.label }), changes: fitChanges(design, swap) };
   const next = fix.changes.reduce((d, c) => setPath(d, c.path, c.value), design);
   const after = assess(brief, next, cal, cache);
   const old = new Map(ledger.entries.map((e) => [keyOf(e), e.value])),
-    had = new Set(ledger.findings.map((f) => f.sentence));
+    had = new Set(ledger.findings.map((f) => sentence(f)));
   return {
     fix,
     changes: after.entries.flatMap((e) => {
@@ -47,17 +48,15 @@ export function fitSwap(
         ? []
         : [{ ...placeOf(e), before, after: e.value, sigma: e.sigma }];
     }),
-    findings: after.findings
-      .filter((f) => !had.has(f.sentence) && f.severity !== 'ask')
-      .map((f) => f.sentence),
+    findings: after.findings.filter((f) => !had.has(sentence(f)) && f.severity !== 'ask'),
   };
 }
 
 export interface Trial {
   values: (Place & { value: number; sigma: number })[];
   thrust: { x: number[]; y: number[] } | null;
-  findings: string[];
-  stopped: string | null;
+  findings: Said[];
+  stopped: Said | null;
 }
 
 /**
@@ -79,8 +78,7 @@ export function tryChanges(
     thrust: thrust ? { x: [...thrust.x], y: [...thrust.y] } : null,
     findings: l.findings
       .filter((f) => ['power', 'flight', 'balance'].includes(f.station) && f.severity !== 'ask')
-      .sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop'))
-      .map((f) => f.sentence),
+      .sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop')),
     stopped: l.stopped,
   };
 }

@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternSolarDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
 import { setPath, type DesignDocument, powertrainOf, withSecondPack } from '../design';
@@ -52,24 +53,24 @@ describe('the Bittern', () => {
   it('its steering hangs on one regulator, and the finding says so', () => {
     expect(at.report.supply!.singlePoints).toContain('bec');
     expect(
-      at.ledger.findings.some((f) => f.station === 'power' && /separate receiver supply/.test(f.sentence)),
+      at.ledger.findings.some((f) => f.station === 'power' && /separate receiver supply/.test(sentence(f))),
     ).toBe(true);
   });
   it('phases: energy left is what was there less what was used; unflown laps are told', () => {
     const p = at.report.phases!;
     expect(p.left).toBeCloseTo(p.usable - p.rows.reduce((s, r) => s + r.energy, 0), 6);
-    expect(p.sentences.join(' ')).toMatch(/Not yet flown: laps/);
+    expect(p.sentences.map((x) => sentence(x)).join(' ')).toMatch(/Not yet flown: laps/);
     expect(p.provenTime).toBe(30);
   });
   it('a claim over what is computed is questioned', () =>
-    expect(at.report.claims[0]).toMatch(/claims 16\.5 N/));
+    expect(sentence(at.report.claims[0])).toMatch(/claims 16\.5 N/));
   it('a second pack that must not be joined stops it', () => {
     const changes = withSecondPack(doc.design).map((c) => ({ ...c, path: `design.${c.path}` })),
       two = changes.reduce((d, c) => setPath(d, c.path, c.value), doc);
     const bad = setPath(two, 'design.power.packs.second.series', 3);
     expect(
       reportOf(bad, 'ferry').ledger.findings.some(
-        (f) => f.severity === 'stop' && /same number of cells/.test(f.sentence),
+        (f) => f.severity === 'stop' && /same number of cells/.test(sentence(f)),
       ),
     ).toBe(true);
   });
@@ -79,7 +80,7 @@ describe('the Bittern', () => {
       reportOf(bad, 'ferry').ledger.findings.some(
         (f) =>
           f.severity === 'stop' &&
-          /stands 15 V and meets 14\.8 V on the label, 16\.8 V off the charger/.test(f.sentence),
+          /stands 15 V and meets 14\.8 V on the label, 16\.8 V off the charger/.test(sentence(f)),
       ),
     ).toBe(true);
   });
@@ -160,13 +161,13 @@ describe('the Crane', () => {
     ).toEqual([]));
   it('an impossible hover claim is called impossible', () => {
     const bad = setPath(doc, 'design.claims.hoverPower', 150);
-    expect(reportOf(bad, 'hover-full').report.claims[0]).toMatch(/even without any loss/);
+    expect(sentence(reportOf(bad, 'hover-full').report.claims[0])).toMatch(/even without any loss/);
   });
   it('weak lift motors stop it', () => {
     const weak = setPath(doc, 'design.drives.lift.motor.kv', powertrainOf(doc.design).lift!.motor.kv * 0.5);
     expect(
       reportOf(weak, 'hover-full').ledger.findings.some((f) =>
-        /lift thrust is 1\.\d+ times the weight|lift thrust is 0\.\d+/.test(f.sentence),
+        /lift thrust is 1\.\d+ times the weight|lift thrust is 0\.\d+/.test(sentence(f)),
       ),
     ).toBe(true);
   });
@@ -196,14 +197,16 @@ describe('the Gnat', () => {
       },
     };
     expect(
-      reportOf(none, 'flight').ledger.findings.some((f) => /All-up leaves out the rubber/.test(f.sentence)),
+      reportOf(none, 'flight').ledger.findings.some((f) => /All-up leaves out the rubber/.test(sentence(f))),
     ).toBe(true);
     const heavy = setPath(doc, 'design.power.rubber.length', 0.5),
       found = reportOf(heavy, 'flight').ledger.findings.find((f) =>
-        /The mass list says 1\.42 g of rubber/.test(f.sentence),
+        /The mass list says 1\.42 g of rubber/.test(sentence(f)),
       )!;
     const mended = found.fix!.changes.reduce((d, c) => setPath(d, `design.${c.path}`, c.value), heavy);
-    expect(reportOf(mended, 'flight').ledger.findings.some((f) => /of rubber;/.test(f.sentence))).toBe(false);
+    expect(reportOf(mended, 'flight').ledger.findings.some((f) => /of rubber;/.test(sentence(f)))).toBe(
+      false,
+    );
   });
   it('what is advised for the ceiling keeps under it when it is done', () => {
     const hall = setPath(doc, 'design.power.rubber.ceiling', 9);

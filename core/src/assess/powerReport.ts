@@ -3,6 +3,7 @@
  * throttle and speed, the pack run down, rubber, hover and the change to the wing, sun, supply, phases, claims, swaps.
  * Reads the ledger for what is in it; made on demand, for the state that is looked at.
  */
+import { say, sentence, type Said } from '../words';
 import { G0, type Air } from '../air';
 import {
   factorsOf,
@@ -129,7 +130,7 @@ export interface RubberReport {
   touched: number | null;
   end: string;
   /** [s]; null without wind or field */ dethermalizer: number | null;
-  remarks: string[];
+  remarks: Said[];
 }
 export interface HoverReport {
   point: HoverPoint;
@@ -138,7 +139,7 @@ export interface HoverReport {
   lost: WeakRotor | null;
   transition: Transition | null;
   changeSpeed: number;
-  sentences: string[];
+  sentences: Said[];
   compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
 }
 export interface GlideReport {
@@ -185,9 +186,9 @@ export interface PowerReport {
   hover: HoverReport | null;
   solar: { array: SolarArray; day: SolarDay; load: number } | null;
   supply: SupplyReport | null;
-  packs: string[];
+  packs: Said[];
   phases: PhasePlan | null;
-  claims: string[];
+  claims: Said[];
   swaps: SwapRow[];
   match: MatchTask | null;
 }
@@ -223,7 +224,8 @@ export function powerReport(
 ): PowerReport {
   const loading = design.states.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
-  if (ledger.stopped && ledger.entries.length === 0) throw new DomainError('out-of-range', ledger.stopped);
+  if (ledger.stopped && ledger.entries.length === 0)
+    throw new DomainError('out-of-range', sentence(ledger.stopped));
   const run = runOf({ brief, design }, cal, cache),
     f = actingFactors(factorsOf(cal.mean), run.of(trust)),
     { cruise, lifting } = run.of(drives),
@@ -443,13 +445,9 @@ function rubberPart(s: Scene): RubberReport {
   const r = powertrainOf(s.design).rubber!,
     flight = flyRubber(rubberCase(s.run, s.loading.id, r));
   const { torqueAt, ...motor } = rubberMotor(r);
-  const remarks = [`${((100 * motor.mass) / s.state.mass).toFixed(0)} % of the flying mass is rubber.`];
-  if (r.wound > 0.95)
-    remarks.push(
-      'Over 95 % of the breaking turns: one in several motors breaks there; wear glasses, and keep it inside a tube.',
-    );
-  if (!r.lubricated)
-    remarks.push('Dry rubber takes about three quarters of the turns and cuts itself: lubricate it.');
+  const remarks: Said[] = [say('share-of-rubber', { share: motor.mass / s.state.mass })];
+  if (r.wound > 0.95) remarks.push(say('wound-hard', {}));
+  if (!r.lubricated) remarks.push(say('dry-rubber', {}));
   return {
     motor,
     curve: Array.from({ length: 41 }, (_, i) => {
@@ -499,22 +497,22 @@ function hoverPart(s: Scene, lift: Drive): HoverReport {
         rotorDragArea: 1.5 * idleRotors,
       })
     : null;
-  const sentences: string[] = [];
+  const sentences: Said[] = [];
   if (weak)
-    sentences.push(
-      weak.margin < 1
-        ? `With one lift motor at 70 % it no longer holds itself level: ${weak.margin.toFixed(2)} of the weight.`
-        : `With the worst lift motor at 70 % it still holds ${weak.margin.toFixed(2)} times its weight, level.`,
-    );
-  if (lost && lost.margin < 1)
-    sentences.push(
-      'A lift motor that stops altogether is not survived in hover: land under the wing, or add rotors.',
-    );
+    sentences.push(say(weak.margin < 1 ? 'weak-motor-falls' : 'weak-motor-holds', { margin: weak.margin }));
+  if (lost && lost.margin < 1) sentences.push(say('lost-motor', {}));
   if (change)
     sentences.push(
       change.status === 'done'
-        ? `From hover to ${change.speed.toFixed(1)} m/s, ${CHANGE} times the stall speed, in ${change.time.toFixed(0)} s and ${change.distance.toFixed(0)} m for ${(change.energy / 3600).toFixed(1)} Wh. Change over only above ${(CHANGE * s.stall).toFixed(1)} m/s.`
-        : `The cruise motor does not reach ${(CHANGE * s.stall).toFixed(1)} m/s, ${CHANGE} times the stall speed: it must not change over.`,
+        ? say('changes-over', {
+            speed: change.speed,
+            times: CHANGE,
+            time: change.time,
+            distance: change.distance,
+            energy: change.energy,
+            least: CHANGE * s.stall,
+          })
+        : say('no-change-over', { least: CHANGE * s.stall, times: CHANGE }),
     );
   return {
     point,
@@ -589,26 +587,35 @@ function slowSpeed(s: Scene): number {
   return best;
 }
 
-function packRemarks(design: Design): string[] {
+function packRemarks(design: Design): Said[] {
   const { battery, second } = powertrainOf(design),
     a = packOf(battery);
   const listed = design.items
       .filter((i) => i.group === 'battery')
       .reduce((m, i) => m + itemMass(i, design), 0),
     usual = a.mass + (second ? packOf(second.battery).mass : 0);
-  const out = [
-    `${a.series} cells in series${battery.parallel > 1 ? `, ${battery.parallel} in parallel` : ''}: ${a.nominal.toFixed(1)} V on the label, ${a.full.toFixed(1)} V off the charger, ${a.least.toFixed(1)} V the least under load.`,
-  ];
-  out.push(
-    `Such ${second ? 'packs weigh' : 'a pack weighs'} about ${(usual * 1000).toFixed(0)} g${listed > 0 ? `; the mass list has ${(listed * 1000).toFixed(0)} g` : ''}. ${CHEMISTRY[a.chemistry].care[0].toUpperCase()}${CHEMISTRY[a.chemistry].care.slice(1)}.`,
-  );
+  const { series, nominal, full, least } = a,
+    out = [
+      say('pack-volts', { series, parallel: battery.parallel, nominal, full, least }),
+      say('pack-weighs', {
+        several: second !== undefined,
+        usual,
+        listed,
+        care: CHEMISTRY[a.chemistry].care,
+      }),
+    ];
   if (!second) return out;
   const pair = joinPacks(a, packOf(second.battery), second.joined);
   return pair.status === 'unsafe'
-    ? [...out, pair.reason]
+    ? [...out, pair.said]
     : [
         ...out,
-        `Together ${pair.pack.cells} cells, ${(pair.pack.charge / 3600).toFixed(2)} Ah at ${pair.pack.nominal.toFixed(1)} V${second.joined === 'parallel' ? '; if one drops out the other carries the whole current' : '; if one fails, all power is gone'}.`,
+        say('packs-together', {
+          cells: pair.pack.cells,
+          charge: pair.pack.charge,
+          volts: pair.pack.nominal,
+          how: second.joined,
+        }),
         ...pair.remarks,
       ];
 }

@@ -1,8 +1,8 @@
 /** Requirements held against the ledger: met, missed, or unproven while the uncertainty straddles the limit. */
 import { hovers, type Brief, type Design, type Requirement } from '../design';
-import { formatQuantity } from '../units';
 import { entryNamed, type Ledger } from './ledger';
 import { quantityDef } from '../steps';
+import { say, type Said } from '../words';
 
 export interface RequirementCheck {
   requirement: Requirement;
@@ -11,7 +11,7 @@ export interface RequirementCheck {
   value: number;
   sigma: number;
   /** distance inside the limit, SI; negative when missed */ margin: number;
-  sentence: string;
+  said: Said;
 }
 
 function marginOf(r: Requirement, x: number): number {
@@ -40,23 +40,14 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
         value: NaN,
         sigma: 0,
         margin: NaN,
-        sentence: `A requirement names “${r.quantity}” in “${r.state}”, which this design does not have.`,
+        said: say('requirement-nameless', { quantity: r.quantity, state: r.state }),
       };
     const worst = found.reduce((a, e) => (marginOf(r, e.value) < marginOf(r, a.value) ? e : a));
     const margin = marginOf(r, worst.value);
     const status =
       margin < 0 ? ('missed' as const) : margin < worst.sigma ? ('unproven' as const) : ('met' as const);
-    const show = (x: number) => formatQuantity(x, def.kind, 'metric');
-    const limit =
-      r.op === 'atLeast'
-        ? `at least ${show(r.min!)}`
-        : r.op === 'atMost'
-          ? `at most ${show(r.max!)}`
-          : `${show(r.min!)} to ${show(r.max!)}`;
-    const where =
-      worst.state === 'all'
-        ? ''
-        : ` in ${design.states.find((l) => l.id === worst.state)?.name ?? worst.state}`;
+    const name =
+      worst.state === 'all' ? null : (design.states.find((l) => l.id === worst.state)?.name ?? worst.state);
     return {
       requirement: r,
       status,
@@ -64,7 +55,16 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
       value: worst.value,
       sigma: worst.sigma,
       margin,
-      sentence: `${def.name}${where} is ${show(worst.value)}; ${limit} is asked${r.rule ? ` (${r.rule})` : ''}.`,
+      said: say('requirement', {
+        op: r.op,
+        min: r.min,
+        max: r.max,
+        name: def.name,
+        kind: def.kind,
+        state: name,
+        value: worst.value,
+        rule: r.rule,
+      }),
     };
   });
 }

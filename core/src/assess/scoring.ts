@@ -3,6 +3,7 @@ import { hovers, type Brief, type Design, powertrainOf, courseOf } from '../desi
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
 import { QUANTITIES, refText } from '../steps';
+import { say, type Said } from '../words';
 import type { Values } from './values';
 
 const CONSTANTS: Record<string, KindName | null> = { window: 'time', timedLaps: null };
@@ -16,23 +17,20 @@ export function formulaNames(brief: Brief): NameTable {
 }
 
 /** Why a loading cannot be flown as asked; empty when it can. */
-export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): string[] {
-  const out: string[] = [],
+export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
+  const out: Said[] = [],
     state = design.states.find((l) => l.id === loading);
   if (state && hovers(state)) {
     const lift = v[`hoverMargin@${loading}`];
-    return lift > 1
-      ? []
-      : [lift > 0 ? `lift thrust is ${lift.toFixed(2)} of the weight` : 'nothing lifts it in hover'];
+    return lift > 1 ? [] : [lift > 0 ? say('lift-below-weight', { ratio: lift }) : say('nothing-lifts', {})];
   }
   // what leaves another way than along the strip has no run
   if (v[`groundRun@${loading}`] > brief.site.stripLength)
-    out.push(
-      `ground run of ${v[`groundRun@${loading}`].toFixed(1)} m on a strip of ${brief.site.stripLength} m`,
-    );
-  if (!powertrainOf(design).unpowered && !(v[`climbRate@${loading}`] > 0.2)) out.push('it does not climb');
+    out.push(say('run-over-strip', { run: v[`groundRun@${loading}`], strip: brief.site.stripLength }));
+  if (!powertrainOf(design).unpowered && !(v[`climbRate@${loading}`] > 0.2))
+    out.push(say('does-not-climb', {}));
   if (v[`failLoadFactor@${loading}`] < 1 / Math.cos(design.flight.turnBank))
-    out.push('the spar breaks in the lap turn');
+    out.push(say('breaks-in-turn', {}));
   return out;
 }
 
@@ -46,8 +44,8 @@ export function compileTasks(brief: Brief): CompiledTask[] {
 
 export interface ScoreResult {
   values: Values;
-  remarks: Record<string, string[]>;
-  errors: string[];
+  remarks: Record<string, Said[]>;
+  errors: Said[];
   /** the state that scores most; null where every task names its own state and there is nothing to choose */
   best: string | null;
 }
@@ -63,7 +61,7 @@ export function namesIn(tasks: readonly CompiledTask[]): ReadonlySet<string> {
 
 /** What the derivatives of a score hold fixed: which states can be flown and which is best. Both are steps, and a step has no slope. */
 export interface HeldSteps {
-  problems: Readonly<Record<string, string[]>>;
+  problems: Readonly<Record<string, Said[]>>;
   best: string;
 }
 
@@ -126,7 +124,9 @@ export function scoreStates(
   for (const r of brief.rivals)
     fixed[r.name] = typeof rivals === 'string' ? r[rivals] : (rivals[r.name] ?? r.likely);
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
-  for (const { m, f } of tasks) if (f.status === 'error') out.errors.push(`${m.name || m.id}: ${f.message}`);
+  for (const { m, f } of tasks)
+    if (f.status === 'error')
+      out.errors.push(say('formula-error', { task: m.name || m.id, problem: f.message }));
   for (const l of design.states) {
     let total = 0;
     for (const { m, f } of tasks) {
@@ -142,11 +142,11 @@ export function scoreStates(
         const problems = held ? held.problems[flown] : flyProblems(brief, design, v, flown);
         if (problems.length) {
           points = 0;
-          (out.remarks[key] ??= []).push(`No points: ${problems.join(', ')}.`);
+          (out.remarks[key] ??= []).push(say('no-points', { because: problems }));
         }
         if (!Number.isFinite(points)) {
           points = 0;
-          (out.remarks[key] ??= []).push('The formula does not come to a number here.');
+          (out.remarks[key] ??= []).push(say('formula-no-number', {}));
         }
       }
       out.values[key] = points;

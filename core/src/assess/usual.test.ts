@@ -1,4 +1,5 @@
 /** What is usual depends on what it is: an indoor model, a carrier and a fan are not asked the same. */
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, starterDocument, waferDocument } from '../demo';
 import { setPath, type DesignDocument, powertrainOf, withPowertrain } from '../design';
@@ -10,7 +11,7 @@ const run = (d: DesignDocument): Ledger => assess(d.brief, d.design, d.calibrati
 const asked = (d: DesignDocument) =>
   run(d)
     .findings.filter((f) => f.severity === 'ask')
-    .map((f) => f.sentence)
+    .map((f) => sentence(f))
     .join('\n');
 const kind = (d: DesignDocument) => classOf(d.design, run(d));
 
@@ -92,7 +93,7 @@ describe('two values for one thing', () => {
         thrusters: doc.design.thrusters.map((t) => (t.drive === 'lift' ? { ...t, diameter: 0.3 } : t)),
       },
     };
-    const f = run(clash).findings.find((x) => /is drawn 300 mm across/.test(x.sentence))!;
+    const f = run(clash).findings.find((x) => /is drawn 300 mm across/.test(sentence(x)))!;
     expect(f.severity).toBe('ask');
     const mended = f.fix!.changes.reduce((d, c) => setPath(d, c.path, c.value), clash.design);
     expect(powertrainOf(mended).rotors![0].diameter).toBe(
@@ -102,8 +103,8 @@ describe('two values for one thing', () => {
   it('parts typed as masses are asked about once, with the mend', () => {
     const doc = bitternDocument();
     const typed = setPath(doc, 'design.items.motor.planned', { kind: 'mass', mass: 0.128 });
-    const f = run(typed).findings.find((x) => /typed as a mass/.test(x.sentence))!;
-    expect(f.sentence).toMatch(/^Motor: typed as a mass/);
+    const f = run(typed).findings.find((x) => /typed as a mass/.test(sentence(x)))!;
+    expect(sentence(f)).toMatch(/^Motor: typed as a mass/);
     const mended = f.fix!.changes.reduce((d, c) => setPath(d, c.path, c.value), typed.design);
     expect(mended.items.find((i) => i.id === 'motor')!.planned.kind).toBe('part');
     expect(asked(doc)).not.toMatch(/typed as/);

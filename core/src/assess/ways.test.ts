@@ -1,4 +1,5 @@
 /** States judged by how they leave and what they do: strip, margin and lift thrust each where they belong, silence elsewhere. */
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, gnatDocument, waferDocument } from '../demo';
 import { hungMass } from '../drag';
@@ -30,7 +31,7 @@ const leaving = (doc: DesignDocument, way: (typeof LEAVING)[number]): DesignDocu
 const noted = (l: Ledger, state: string) =>
   l.entries
     .filter((e) => e.id === 'points' && e.state === state)
-    .flatMap((e) => e.warnings)
+    .flatMap((e) => e.warnings.map((w) => sentence(w)))
     .join(' ');
 
 describe('ways', () => {
@@ -70,10 +71,12 @@ describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', (
     expect(at(thrown, 'stripChance', 'tubes-4')).toBeUndefined();
     expect(noted(thrown, 'tubes-4')).not.toMatch(/strip/);
     expect(at(thrown, 'score', 'tubes-4')!).toBeGreaterThan(0);
-    expect(thrown.findings.map((f) => f.sentence).join()).not.toMatch(/to leave the ground/);
-    expect(stopLine(short.brief, leaving(short, 'hand').design, thrown, 'tubes-4').join()).not.toMatch(
-      /strip/,
-    );
+    expect(thrown.findings.map((f) => sentence(f)).join()).not.toMatch(/to leave the ground/);
+    expect(
+      stopLine(short.brief, leaving(short, 'hand').design, thrown, 'tubes-4')
+        .map((x) => sentence(x))
+        .join(),
+    ).not.toMatch(/strip/);
   });
   it('is told of the strip where it comes back on wheels, and not where it slides in', () => {
     const sliding = setPath(
@@ -81,17 +84,21 @@ describe('a powered aircraft thrown by hand (a 2 m strip grounded it before)', (
       'design.states',
       short.design.states.map((l) => ({ ...l, leaving: 'hand', returning: 'belly' })),
     );
-    expect(thrown.findings.map((f) => f.sentence).join()).toMatch(/after landing .*the strip is 2 m/);
+    expect(thrown.findings.map((f) => sentence(f)).join()).toMatch(/after landing .*the strip is 2 m/);
     expect(
       run(sliding)
-        .findings.map((f) => f.sentence)
+        .findings.map((f) => sentence(f))
         .join(),
     ).not.toMatch(/the strip is/);
   });
   it('while one that rolls is told so', () => {
     expect(noted(rolling, 'tubes-4')).toMatch(/ground run of .* on a strip of 2 m/);
-    expect(stopLine(short.brief, short.design, rolling, 'tubes-4').join()).toMatch(/longer than the strip/);
-    expect(rolling.findings.map((f) => f.sentence).join()).toMatch(/the strip is 2 m/);
+    expect(
+      stopLine(short.brief, short.design, rolling, 'tubes-4')
+        .map((x) => sentence(x))
+        .join(),
+    ).toMatch(/longer than the strip/);
+    expect(rolling.findings.map((f) => sentence(f)).join()).toMatch(/the strip is 2 m/);
   });
   it('law: no way of leaving changes what it does once it flies', () => {
     for (const id of ['stallSpeed', 'climbRate', 'topSpeed', 'staticMargin', 'failLoadFactor', 'lapTime'])
@@ -114,9 +121,11 @@ describe('a state that hangs on its rotors', () => {
     const tail = setPath(doc, 'design.flight.marginMin', 0.59);
     expect(stopLine(tail.brief, tail.design, run(tail), hover)).toEqual([]);
     const heavy = setPath(doc, 'design.items.cradle.planned', { kind: 'mass', mass: 6 });
-    expect(stopLine(heavy.brief, heavy.design, run(heavy), hover).join()).toMatch(
-      /Lift thrust is 1\.\d\d times the weight/,
-    );
+    expect(
+      stopLine(heavy.brief, heavy.design, run(heavy), hover)
+        .map((x) => sentence(x))
+        .join(),
+    ).toMatch(/Lift thrust is 1\.\d\d times the weight/);
   });
   it('more weight than lift scores nothing, with the reason', () => {
     const far = run(setPath(doc, 'design.items.cradle.planned', { kind: 'mass', mass: 40 }));
@@ -128,7 +137,11 @@ describe('a state that hangs on its rotors', () => {
     delete powertrainOf(bare.design).lift;
     const l = run(bare);
     expect(noted(l, hover)).toMatch(/nothing lifts it in hover/);
-    expect(stopLine(bare.brief, bare.design, l, hover).join()).toMatch(/Nothing is computed to lift it/);
+    expect(
+      stopLine(bare.brief, bare.design, l, hover)
+        .map((x) => sentence(x))
+        .join(),
+    ).toMatch(/Nothing is computed to lift it/);
   });
   it('a craft that only hovers has the energy of its pack, not 0 Wh', () => {
     const only = setPath(doc, 'design.drives.main.fitted', false);
@@ -140,7 +153,7 @@ describe('what is not known', () => {
   it('a way on rotors that are not there is asked about, one that has them is not', () => {
     const said = (d: DesignDocument) =>
       run(d)
-        .findings.map((f) => f.sentence)
+        .findings.map((f) => sentence(f))
         .join();
     expect(said(setPath(bitternDocument(), 'design.states.ferry.returning', 'hover'))).toMatch(
       /comes back on rotors, and none are described/,
@@ -151,7 +164,7 @@ describe('what is not known', () => {
     const doc = bitternDocument();
     const ledger = run(doc);
     const blind = { ...ledger, entries: ledger.entries.filter((e) => e.id !== 'failLoadFactor') };
-    expect(stopLine(doc.brief, doc.design, blind, 'ferry')).toEqual([
+    expect(stopLine(doc.brief, doc.design, blind, 'ferry').map((x) => sentence(x))).toEqual([
       'Not computed for this state: what the wing breaks at. Unknown is no leave to fly.',
     ]);
   });
@@ -160,7 +173,7 @@ describe('what is not known', () => {
 describe('a state that is not there', () => {
   it('stops the flight with a sentence instead of failing', () => {
     const doc = bitternDocument();
-    expect(stopLine(doc.brief, doc.design, run(doc), 'gone')).toEqual([
+    expect(stopLine(doc.brief, doc.design, run(doc), 'gone').map((x) => sentence(x))).toEqual([
       'This state is not in the design any more: choose one that is.',
     ]);
   });
@@ -186,7 +199,7 @@ describe('what is towed', () => {
 
 describe('balance', () => {
   const margins = (d: DesignDocument) =>
-    run(d).findings.filter((f) => f.station === 'balance' && /heavy|unstable/.test(f.sentence));
+    run(d).findings.filter((f) => f.station === 'balance' && /heavy|unstable/.test(sentence(f)));
   it('unstable, tail-heavy and nose-heavy are told apart, each with its own severity (one hid the other)', () => {
     const doc = structuredClone(bitternDocument());
     doc.brief.tasks = doc.brief.tasks.map((m) => ({ ...m, state: 'each' }));
@@ -210,8 +223,8 @@ describe('balance', () => {
       ['back', 'stop'],
       ['front', 'look'],
     ]);
-    expect(found[0].sentence).toMatch(/Pack far back is unstable: static margin -/);
-    expect(found[1].sentence).toMatch(/Pack far forward is nose-heavy/);
+    expect(sentence(found[0])).toMatch(/Pack far back is unstable: static margin −/);
+    expect(sentence(found[1])).toMatch(/Pack far forward is nose-heavy/);
   });
 });
 
@@ -234,7 +247,9 @@ describe('a claimed flight time', () => {
         claims: { payload: null, hoverPower: null, topSpeed: null, flightTime, thrust: null, current: null },
       },
       { ...context, ...more },
-    ).join();
+    )
+      .map((x) => sentence(x))
+      .join();
   it('is held against the wing and against hover', () => {
     expect(asked(10 * 60)).toBe('');
     expect(asked(30 * 60)).toMatch(/15 min in hover at 400 W\. It holds on the wing only/);

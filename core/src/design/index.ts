@@ -45,7 +45,7 @@ export {
 export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
-export { readDocument, readProjectFile, sentenceOf, withoutMarks } from './read';
+export { problemOf, readDocument, readProjectFile, sentenceOf, withoutMarks } from './read';
 export { referenceProblems } from './references';
 export type { ReadResult } from './read';
 export { mergeThreeWay, listChanges } from './merge';

@@ -56,13 +56,19 @@ export function withoutMarks(sentence: string): string {
   return sentence.replace(/[⟦⟧]/g, '');
 }
 
-/** First problem of a Zod error as a sentence with its place. */
-export function sentenceOf(error: z.ZodError): string {
+/** First problem of a Zod error: where it is, and what is wrong there. */
+export function problemOf(error: z.ZodError): { place: string; what: string } {
   const issue = error.issues[0];
   const place = issue.path.length
     ? issue.path.map((p) => (typeof p === 'number' ? `#${p + 1}` : String(p))).join(' › ')
     : 'the document';
-  return `${place}: ${plainIssue(issue)}.`;
+  return { place, what: `${plainIssue(issue)}.` };
+}
+
+/** The same as a sentence with its place. */
+export function sentenceOf(error: z.ZodError): string {
+  const { place, what } = problemOf(error);
+  return `${place}: ${what}`;
 }
 
 const newer = (what: string, version: number) =>

@@ -3,6 +3,7 @@
  * Definitions: Raymer, Aircraft Design, ch. 11 (from memory): overturn angle under 63 degrees; with a nose wheel the
  * CG 15 degrees ahead of the main wheels or more, with a tail wheel 16 to 25 degrees behind them.
  */
+import { say, type Said } from '../words';
 import { powertrainOf, type Design } from '../design';
 import { placeOf, stationAt } from '../surface';
 
@@ -86,48 +87,24 @@ export function groundGeometry(design: Design, cg: { x: number; z: number }): Gr
 
 export interface GroundRemark {
   severity: 'stop' | 'look';
-  sentence: string;
+  said: Said;
 }
-
-const deg = (r: number): string => `${((r * 180) / Math.PI).toFixed(0)}°`;
 
 /** @param needed angle of attack to rotate to, less the wing's incidence to the ground [rad] */
 export function groundRemarks(g: GroundGeometry, needed: number, clearanceWanted = 0.02): GroundRemark[] {
   const out: GroundRemark[] = [];
-  const add = (severity: GroundRemark['severity'], sentence: string) => {
-    out.push({ severity, sentence });
+  const add = (severity: GroundRemark['severity'], said: Said) => {
+    out.push({ severity, said });
   };
   if (g.propellerClearance !== null && g.propellerClearance < 0)
-    add(
-      'stop',
-      `The propeller reaches ${(-1000 * g.propellerClearance).toFixed(0)} mm below the ground: longer legs or a smaller propeller.`,
-    );
+    add('stop', say('propeller-below', { by: -g.propellerClearance }));
   else if (g.propellerClearance !== null && g.propellerClearance < clearanceWanted)
-    add(
-      'look',
-      `The propeller clears the ground by ${(1000 * g.propellerClearance).toFixed(0)} mm; a bump or a nose-over takes more.`,
-    );
-  if (g.tipBack < 0)
-    add(
-      'stop',
-      g.kind === 'tail wheel'
-        ? 'The CG lies ahead of the main wheels: it stands on its nose.'
-        : 'The CG lies behind the main wheels: it sits on its tail.',
-    );
+    add('look', say('propeller-near', { by: g.propellerClearance }));
+  if (g.tipBack < 0) add('stop', say(g.kind === 'tail wheel' ? 'on-its-nose' : 'on-its-tail', {}));
   else if (g.kind === 'tail wheel' && g.tipBack < (12 * Math.PI) / 180)
-    add(
-      'look',
-      `The CG stands only ${deg(g.tipBack)} behind the main wheels (16° to 25° is usual): it noses over when the wheels catch.`,
-    );
-  if (g.overturn > (63 * Math.PI) / 180)
-    add(
-      'look',
-      `Overturn angle ${deg(g.overturn)}, above 63°: it tips in turns on the ground. A wider track or a lower CG.`,
-    );
+    add('look', say('noses-over', { angle: g.tipBack }));
+  if (g.overturn > (63 * Math.PI) / 180) add('look', say('overturns', { angle: g.overturn }));
   if (g.tailStrike < needed - 1e-6)
-    add(
-      'look',
-      `It can rotate ${deg(g.tailStrike)} before ${g.strikes} touches; lift-off at the stall angle wants ${deg(needed)}. Longer legs, or count on a faster lift-off.`,
-    );
+    add('look', say('tail-strike', { angle: g.tailStrike, part: g.strikes, needed }));
   return out;
 }

@@ -1,4 +1,5 @@
 /** Ground, fit, pieces, hover, warp, schools, sizing, proportions, meshes: closed forms and laws of the trade. */
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, craneDocument, waferDocument } from '../demo';
 import { powertrainOf, type Design } from '../design';
@@ -203,7 +204,7 @@ describe('schools and first flights', () => {
     const f = firstFlight(design, { forward: 0.38, aft: 0.41 }, 0.405);
     expect(f.start).toBeCloseTo(0.383, 9);
     expect(f.step).toBeCloseTo(0.003, 9);
-    expect(f.sentence).toContain('22 mm ahead');
+    expect(sentence(f.said)).toContain('22 mm ahead');
   });
 });
 

@@ -1,4 +1,5 @@
 /** Proportions of models known to fly, averaged into a first guess. */
+import { say, type Said } from '../words';
 import type { Design, ReferenceModel } from '../design';
 import { planformOf, referencePlanform } from '../surface';
 
@@ -80,7 +81,7 @@ export function withProportions(design: Design, p: Proportions): Design['surface
 }
 
 /** How far a design lies outside what its models span: sentences, empty when inside. */
-export function beyondModels(design: Design, list: readonly ReferenceModel[], mass: number): string[] {
+export function beyondModels(design: Design, list: readonly ReferenceModel[], mass: number): Said[] {
   if (list.length < 2) return [];
   const wing = planformOf(design.surfaces.find((s) => s.role === 'wing')!);
   const tail = design.surfaces.find((s) => s.role === 'tail'),
@@ -102,9 +103,7 @@ export function beyondModels(design: Design, list: readonly ReferenceModel[], ma
     const lo = Math.min(...v),
       hi = Math.max(...v);
     return x < lo || x > hi
-      ? [
-          `${names[k]} ${x.toFixed(2)} lies outside the ${v.length} models’ ${lo.toFixed(2)} to ${hi.toFixed(2)}.`,
-        ]
+      ? [say('beyond-models', { what: names[k], value: x, count: v.length, low: lo, high: hi })]
       : [];
   });
 }

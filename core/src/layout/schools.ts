@@ -1,4 +1,5 @@
 /** The schools of where an aircraft must balance, side by side; and where to begin on the first flight. */
+import { say, type Said } from '../words';
 import { findRoot } from '../numeric';
 import type { Design } from '../design';
 import { planformOf, solveTrim, stripLift, stripStrengths, tailVolume, type LinearAero } from '../surface';
@@ -118,7 +119,7 @@ export interface FirstFlight {
   step: number;
   stepChord: number;
   aftMost: number;
-  sentence: string;
+  said: Said;
 }
 
 /** Begin at the forward end; steps of 1 % of the mean chord, not under 1 mm. @param now CG of the state meant for the first flight [m] */
@@ -132,7 +133,6 @@ export function firstFlight(
   const start = limits.forward + 0.1 * width;
   const step = Math.max(0.001, Math.round(10 * wing.mac) / 1000);
   const on = (x: number) => (x - wing.macX) / wing.mac;
-  const mm = (x: number) => `${(1000 * x).toFixed(0)} mm`;
   const shift = start - now;
   return {
     start,
@@ -140,6 +140,6 @@ export function firstFlight(
     step,
     stepChord: step / wing.mac,
     aftMost: limits.aft,
-    sentence: `First flight with the CG at ${mm(start)} from the nose datum, ${(100 * on(start)).toFixed(0)} % of the mean chord: ${Math.abs(shift) < 0.0015 ? 'where it is' : `${mm(Math.abs(shift))} ${shift < 0 ? 'ahead of' : 'behind'} where it is now`}. Then ${mm(step)} aft a flight, not past ${mm(limits.aft)}; write down who moved it.`,
+    said: say('first-flight', { start, chord: on(start), shift, step, aft: limits.aft }),
   };
 }

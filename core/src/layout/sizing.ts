@@ -1,4 +1,5 @@
 /** Tail and fin sized for what is wanted of them, by scaling their area and solving the whole aircraft again. */
+import { say, type Said } from '../words';
 import { findRoot } from '../numeric';
 import type { Contour } from '../section';
 import type { Design } from '../design';
@@ -52,7 +53,7 @@ export interface Sized {
   /** factor on its area */ factor: number;
   area: number;
   volume: number;
-  sentence: string;
+  said: Said;
 }
 
 const withArea = (design: Design, id: string, factor: number): Design => ({
@@ -94,11 +95,7 @@ export function tailForMargin(
     factor: r.x,
     area: t.area,
     volume,
-    sentence:
-      `${tail.name}: ${(100 * (r.x - 1)).toFixed(0)} % ${r.x > 1 ? 'more' : 'on its'} area (tail volume ${volume.toFixed(2)}) gives a static margin of ${(100 * margin).toFixed(0)} % with the CG furthest aft.`.replace(
-        '% on its area',
-        '% of its area',
-      ),
+    said: say('tail-sized', { name: tail.name, factor: r.x, volume, margin }),
   };
 }
 
@@ -126,7 +123,7 @@ export function finForStiffness(
     factor: r.x,
     area: f.area,
     volume,
-    sentence: `${fin.name}: area times ${r.x.toFixed(2)} (fin volume ${volume.toFixed(3)}) gives Cnβ ${wanted.toFixed(2)}.`,
+    said: say('fin-sized', { name: fin.name, factor: r.x, volume, stiffness: wanted }),
   };
 }
 

@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
 import { loadedState, massState, payloadPoints, placeForCg, solveBalance, weighedDesign } from './index';
@@ -63,7 +64,7 @@ describe('where must it go', () => {
     expect(solveBalance(design, { forward: cg - 0.05, aft: cg + 0.05 }).status).toBe('inside');
     const moved = solveBalance(design, { forward: cg - 0.03, aft: cg - 0.0005 });
     expect(moved.status).toBe('moved');
-    expect(moved.sentence).toMatch(/battery \d+ mm forward/);
+    expect(sentence(moved.said)).toMatch(/battery \d+ mm forward/);
     const ballast = solveBalance(design, { forward: cg - 0.12, aft: cg - 0.06 });
     expect(ballast.status === 'ballast' && ballast.ballast.place).toBe('nose');
     expect(solveBalance(design, { forward: cg, aft: cg + 1e-5 }).status).toBe('conflict');

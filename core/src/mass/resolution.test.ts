@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, gnatDocument } from '../demo';
@@ -40,10 +41,10 @@ describe('figures follow the scale, not whole grams (ballast and sums of a 6 g m
     const item = changesOf(far, p)[0].value as { id: string; planned: { mass: number } }[];
     const clay = item.find((i) => i.id.startsWith('ballast'))!.planned.mass;
     expect(clay).toBeLessThan(p.ballast!.mass + 0.0001);
-    expect(p.sentence).toMatch(/\d\.\d\d? g of ballast/);
+    expect(sentence(p.said)).toMatch(/\d\.\d\d? g of ballast/);
   });
   it('the Bittern’s is still told in grams', () => {
     const still = { ...design, items: design.items.map((i) => ({ ...i, movable: null })) };
-    expect(solveBalance(still, { forward: 0.3, aft: 0.37 }).sentence).toMatch(/ \d+ g of ballast/);
+    expect(sentence(solveBalance(still, { forward: 0.3, aft: 0.37 }).said)).toMatch(/ \d+ g of ballast/);
   });
 });

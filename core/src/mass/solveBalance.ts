@@ -5,7 +5,8 @@
  */
 import { hovers, type Design, type Item } from '../design';
 import { loadedState, type MassState, itemMass } from './ledger';
-import { ballastStep, gramsText, scaleResolution } from './resolution';
+import { say, type Said } from '../words';
+import { ballastStep, scaleResolution } from './resolution';
 
 export interface Move {
   item: string;
@@ -20,10 +21,10 @@ export interface Ballast {
   place: 'nose' | 'tail';
 }
 export type BalanceProposal =
-  | { status: 'inside'; moves: []; ballast: null; sentence: string }
-  | { status: 'moved'; moves: Move[]; ballast: null; sentence: string }
-  | { status: 'ballast'; moves: Move[]; ballast: Ballast; sentence: string }
-  | { status: 'conflict'; moves: []; ballast: null; sentence: string };
+  | { status: 'inside'; moves: []; ballast: null; said: Said }
+  | { status: 'moved'; moves: Move[]; ballast: null; said: Said }
+  | { status: 'ballast'; moves: Move[]; ballast: Ballast; said: Said }
+  | { status: 'conflict'; moves: []; ballast: null; said: Said };
 
 /** CG limits [m], forward and aft, in design x. */
 export interface CgLimits {
@@ -41,8 +42,6 @@ function wantedShifts(states: readonly MassState[], limits: CgLimits): { lo: num
   }
   return { lo, hi };
 }
-
-const mm = (m: number) => `${Math.abs(m * 1000).toFixed(0)} mm`;
 
 /** Range of an item's middle; `across` adds what turning a long box gains. */
 function reachOf(item: Item, across: boolean): { from: number; to: number } {
@@ -72,11 +71,10 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
       status: 'conflict',
       moves: [],
       ballast: null,
-      sentence:
-        'The states spread wider than the limits allow: bring the payload nearer to the CG, or lengthen the tail arm.',
+      said: say('balance-spread', {}),
     };
   if (now.lo <= 0 && now.hi >= 0)
-    return { status: 'inside', moves: [], ballast: null, sentence: 'Every state is inside the limits.' };
+    return { status: 'inside', moves: [], ballast: null, said: say('balance-inside', {}) };
   const room = wantedShifts(states, inner);
   const target = room.lo <= room.hi ? room : now;
   let need = target.lo > 0 ? target.lo : target.hi;
@@ -106,13 +104,9 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
       } else moves.push({ item: item.id, name: item.name, from: item.x, to, across });
     }
   }
-  const said = moves
-    .map(
-      (m) =>
-        `Move the ${m.name.toLowerCase()} ${mm(m.to - m.from)} ${m.to > m.from ? 'aft' : 'forward'}${m.across ? ', turned across' : ''}`,
-    )
-    .join('; ');
-  if (Math.abs(need) < 1e-7) return { status: 'moved', moves, ballast: null, sentence: `${said}.` };
+  const told = moves.map((m) => ({ name: m.name, by: m.to - m.from, across: m.across }));
+  if (Math.abs(need) < 1e-7)
+    return { status: 'moved', moves, ballast: null, said: say('balance-moves', { moves: told }) };
   const place = need < 0 ? 'nose' : 'tail';
   const x = need < 0 ? design.body[0].x + 0.02 : design.body[design.body.length - 1].x - 0.02;
   // ballast shifts the moment about the limit it works towards; the state that needs most decides
@@ -123,7 +117,7 @@ export function solveBalance(design: Design, limits: CgLimits, growth = 1, inset
     status: 'ballast',
     moves,
     ballast: { mass, x, place },
-    sentence: `${said ? `${said}, and add` : 'Nothing movable reaches: add'} ${gramsText(ballastStep(mass, resolution), resolution)} of ballast in the ${place}.`,
+    said: say('balance-ballast', { moves: told, mass: ballastStep(mass, resolution), resolution, place }),
   };
 }
 

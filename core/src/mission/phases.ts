@@ -1,4 +1,5 @@
 /** Energy phase by phase: what each takes from the pack, what is left, and how much of the plan rests on modes nobody has flown. */
+import { say, type Said } from '../words';
 export interface PhaseInput {
   id: string;
   name: string;
@@ -23,18 +24,18 @@ export interface PhasePlan {
   unprovenTime: number;
   provenTime: number;
   /** first phase that eats into the reserve, null when none */ short: string | null;
-  sentences: string[];
+  sentences: Said[];
 }
 
 /** @param usable energy of the pack [J] @param reserve share of it kept back */
 export function phasePlan(phases: readonly PhaseInput[], usable: number, reserve: number): PhasePlan {
   let left = usable,
     short: string | null = null;
-  const sentences: string[] = [];
+  const sentences: Said[] = [];
   const rows = phases.map((p) => {
     const energy = (p.power ?? 0) * p.time;
     left -= energy;
-    if (p.power === null) sentences.push(`${p.name} cannot be held by the power there is.`);
+    if (p.power === null) sentences.push(say('leg-not-held', { leg: p.name }));
     if (short === null && left < reserve * usable - 1e-9) short = p.id;
     return { ...p, energy, left, share: usable > 0 ? energy / usable : 0 };
   });
@@ -56,17 +57,17 @@ export function phasePlan(phases: readonly PhaseInput[], usable: number, reserve
       (r) => r.flown,
       (r) => r.time,
     );
-  const dark = rows.filter((r) => !r.flown).map((r) => r.name.toLowerCase());
-  if (dark.length)
+  const legs = rows.filter((r) => !r.flown).map((r) => r.name);
+  if (legs.length)
     sentences.push(
-      `Not yet flown: ${dark.join(', ')}. ${used > 0 ? `${((100 * unproven) / used).toFixed(0)} % of the energy` : 'The plan'} rests on them; ${(provenTime / 60).toFixed(1)} min of it are proven.`,
+      say('not-yet-flown', { legs, share: used > 0 ? unproven / used : null, proven: provenTime }),
     );
-  if (short !== null)
+  if (short !== null) {
+    const leg = rows.find((r) => r.id === short)!.name;
     sentences.push(
-      left < 0
-        ? `The pack is empty in ${rows.find((r) => r.id === short)!.name.toLowerCase()}, ${(-left / 3600).toFixed(1)} Wh short.`
-        : `${rows.find((r) => r.id === short)!.name} eats into the reserve of ${(reserve * 100).toFixed(0)} %.`,
+      left < 0 ? say('pack-empty-in', { leg, short: -left }) : say('eats-reserve', { leg, reserve }),
     );
+  }
   return {
     rows,
     usable,

@@ -2,6 +2,7 @@
  * Packs by chemistry: open-circuit volts against charge, resistance, limits, mass. Curves, rates and masses are typical
  * of published cell data at room temperature (from memory); a measured resistance replaces the estimate.
  */
+import { say, type Said } from '../words';
 import { clamp, interpolateLinear, requirePositive } from '../numeric';
 
 export const CHEMISTRIES = ['LiPo', 'Li-ion', 'LiFePO4', 'NiMH'] as const;
@@ -147,8 +148,7 @@ export function packOf(p: PackData): Pack {
   };
 }
 
-export type Joined =
-  { status: 'joined'; pack: Pack; remarks: string[] } | { status: 'unsafe'; reason: string };
+export type Joined = { status: 'joined'; pack: Pack; remarks: Said[] } | { status: 'unsafe'; said: Said };
 
 /**
  * Two packs in parallel or in series as one. Parallel packs must agree in chemistry and cell count, or the fuller
@@ -158,13 +158,13 @@ export function joinPacks(a: Pack, b: Pack, how: 'parallel' | 'series'): Joined 
   if (a.chemistry !== b.chemistry)
     return {
       status: 'unsafe',
-      reason: `A ${a.chemistry} and a ${b.chemistry} pack must not be joined: their volts run apart.`,
+      said: say('packs-of-two-chemistries', { a: a.chemistry, b: b.chemistry }),
     };
   if (how === 'parallel') {
     if (a.series !== b.series)
       return {
         status: 'unsafe',
-        reason: `In parallel both packs need the same number of cells in series (here ${a.series} and ${b.series}): the higher one would charge the lower without limit.`,
+        said: say('packs-of-two-heights', { a: a.series, b: b.series }),
       };
     const resistance = (a.resistance * b.resistance) / (a.resistance + b.resistance);
     // current divides by resistance: the pair is spent when the first pack reaches its own limit
@@ -173,9 +173,7 @@ export function joinPacks(a: Pack, b: Pack, how: 'parallel' | 'series'): Joined 
       (b.maxCurrent * (a.resistance + b.resistance)) / a.resistance,
     );
     const remarks =
-      Math.abs(a.charge / b.charge - 1) > 0.15
-        ? ['The packs differ in size: connect them only at equal volts.']
-        : ['Connect the two only at equal volts.'];
+      Math.abs(a.charge / b.charge - 1) > 0.15 ? [say('packs-differ', {})] : [say('packs-equal-volts', {})];
     return {
       status: 'joined',
       pack: {
@@ -208,9 +206,6 @@ export function joinPacks(a: Pack, b: Pack, how: 'parallel' | 'series'): Joined 
       mass: a.mass + b.mass,
       cells: a.cells + b.cells,
     },
-    remarks:
-      Math.abs(a.charge / b.charge - 1) > 0.05
-        ? ['In series the smaller pack is empty first and is then driven backward: stop by its charge.']
-        : [],
+    remarks: Math.abs(a.charge / b.charge - 1) > 0.05 ? [say('packs-smaller-first', {})] : [],
   };
 }

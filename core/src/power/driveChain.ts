@@ -2,6 +2,7 @@
  * The drive as it is wired, link by link: what goes in, what is lost, how near each limit is, and which link is
  * the weakest and why.
  */
+import { say, type Said } from '../words';
 import { timeToLimit } from './discharge';
 import { motorLoss, operate, packVolts, streamSpeed, type Drive, type OperatingPoint } from './electric';
 import { COPPER, settledHeat, thermalOf, USUAL_LIMIT, wireCurrent } from './motor';
@@ -25,7 +26,7 @@ export interface Link {
 export interface DriveChain {
   point: OperatingPoint;
   links: Link[];
-  weakest: { link: Link; margin: Margin; sentence: string } | null;
+  weakest: { link: Link; margin: Margin; said: Said } | null;
   /** seconds at this point before the winding is too hot; null when never */ hotAfter: number | null;
 }
 
@@ -133,22 +134,19 @@ export function driveChain(
   return {
     point: o,
     links,
-    weakest: worst && { ...worst, sentence: weakestSentence(worst.link, worst.margin, hotAfter) },
+    weakest: worst && { ...worst, said: weakestSaid(worst.link, worst.margin, hotAfter) },
     hotAfter,
   };
 }
 
-function weakestSentence(l: Link, m: Margin, hotAfter: number | null): string {
-  const percent = `${(m.used * 100).toFixed(0)} %`;
-  if (m.used < 0.7)
-    return `Nothing is near a limit; nearest is the ${l.name.toLowerCase()} at ${percent} of its ${m.what === 'tip Mach' ? 'tip speed' : m.what}.`;
-  if (m.what === 'current')
-    return `${l.name}: ${m.value.toFixed(1)} A of ${m.limit.toFixed(0)} A, ${percent} of what it stands.${m.used > 1 ? ' A smaller propeller, less pitch or less throttle lowers the current.' : m.used > 0.85 ? ' Under 15 % margin: current rises on a cold, full pack.' : ''}`;
-  if (m.what === 'temperature')
-    return `${l.name}: the winding settles at ${(m.value - 273.15).toFixed(0)} °C, the limit is ${(m.limit - 273.15).toFixed(0)} °C.${hotAfter !== null ? ` At this throttle it is there after ${hotAfter < 120 ? `${hotAfter} s` : `${(hotAfter / 60).toFixed(0)} min`}.` : ''}`;
-  if (m.what === 'tip Mach')
-    return `${l.name}: the tips run at Mach ${m.value.toFixed(2)}; past ${m.limit} they howl and lose.`;
-  return `${l.name}: ${m.value.toFixed(1)} V under load, ${m.limit.toFixed(1)} V is the least it stands.`;
+function weakestSaid(l: Link, m: Margin, after: number | null): Said {
+  const { what, value, limit, used } = m,
+    at = { link: l.name, value, limit, used };
+  if (used < 0.7)
+    return say('limit-far', { link: l.name, used, what: what === 'tip Mach' ? 'tip speed' : what });
+  if (what === 'current') return say('limit-current', at);
+  if (what === 'temperature') return say('limit-heat', { ...at, after });
+  return say(what === 'tip Mach' ? 'limit-tip' : 'limit-volts', at);
 }
 
 export interface StaticCard {

@@ -1,4 +1,5 @@
 /** Laws of the drive: what must rise with what, limits, and the two directions of solving. */
+import { sentence } from '../words';
 import { powertrainOf } from '../design';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
@@ -124,8 +125,8 @@ describe('packs of every chemistry', () => {
     const s = joinPacks(small, big, 'series'),
       p = joinPacks(small, big, 'parallel');
     expect(s.status === 'joined' && s.pack.charge).toBe(small.charge);
-    expect(s.status === 'joined' && s.remarks[0]).toMatch(/smaller pack is empty first/);
-    expect(p.status === 'joined' && p.remarks[0]).toMatch(/equal volts/);
+    expect(s.status === 'joined' && sentence(s.remarks[0])).toMatch(/smaller pack is empty first/);
+    expect(p.status === 'joined' && sentence(p.remarks[0])).toMatch(/equal volts/);
   });
   it('age and cold raise the resistance and take charge; a bigger pack has less resistance', () => {
     expect(packWear(298.15, 0.2).resistance).toBeCloseTo(2, 9);

@@ -65,7 +65,7 @@ export {
   matchOne,
   matchSlice,
   matchSummary,
-  outSentence,
+  outSaid,
   paretoRows,
   prepareMatch,
 } from './match';

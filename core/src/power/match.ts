@@ -4,6 +4,7 @@
  * Ground run by mean acceleration at 0.7 of the lift-off speed (Anderson, Introduction to Flight, section 6.15); the
  * assessment of the one that is taken integrates it. Heat is left to the chain of the one that is taken.
  */
+import { say, type Said } from '../words';
 import { packOf } from './battery';
 import { ESC_VOLTS, type PartsList } from './catalogue';
 import { buildDrive, operate, operateForThrust, type Drive } from './electric';
@@ -72,23 +73,31 @@ export interface MatchRow {
   out: OutReason[];
 }
 
-/** Words for a reason, with the row's own figures. */
-export function outSentence(reason: OutReason, r: MatchRow, t: MatchTask): string {
-  const words: Record<OutReason, string> = {
-    diameter: `the propeller is larger than the ${t.limits.diameter !== null ? `${(t.limits.diameter * 1000).toFixed(0)} mm` : 'space'} that clears the ground`,
-    cells: 'the motor or every controller of its current is not made for so many cells',
-    current: `${r.current.toFixed(0)} A at full throttle is over the motor’s limit less the margin`,
-    'pack current': `${r.current.toFixed(0)} A is over what the pack gives less the margin`,
-    fuse: `${r.current.toFixed(0)} A is over the rule’s ${t.limits.current ?? 0} A`,
-    controller: 'no controller of the list carries the current',
-    'tip speed': `the tips pass Mach ${TIP_LIMIT}`,
-    mass: `${r.mass.toFixed(2)} kg is over the mass limit`,
-    'no level flight': 'it does not hold level flight at this throttle',
-    climb: `it climbs at ${r.climb.toFixed(1)} m/s, ${t.limits.climb} is asked`,
-    strip: `the run of ${Number.isFinite(r.run) ? `${r.run.toFixed(1)} m` : 'no end'} is longer than the strip`,
-    time: `${(r.time / 60).toFixed(1)} min is short of ${(t.limits.time / 60).toFixed(1)} min`,
-  };
-  return words[reason];
+/** A reason with the row's own figures. */
+export function outSaid(reason: OutReason, r: MatchRow, t: MatchTask): Said {
+  const { limits } = t,
+    { current } = r;
+  switch (reason) {
+    case 'diameter':
+      return say('out-diameter', { limit: limits.diameter });
+    case 'current':
+    case 'pack current':
+      return say(`out-${reason}`, { current });
+    case 'fuse':
+      return say('out-fuse', { current, limit: limits.current ?? 0 });
+    case 'tip speed':
+      return say('out-tip speed', { limit: TIP_LIMIT });
+    case 'mass':
+      return say('out-mass', { mass: r.mass });
+    case 'climb':
+      return say('out-climb', { climb: r.climb, asked: limits.climb });
+    case 'strip':
+      return say('out-strip', { run: r.run });
+    case 'time':
+      return say('out-time', { time: r.time, asked: limits.time });
+    default:
+      return say(`out-${reason}`, {});
+  }
 }
 
 export function combinationCount(p: PartsList): number {

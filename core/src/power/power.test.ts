@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '../demo';
 import { setPath, powertrainOf } from '../design';
@@ -11,7 +12,7 @@ import {
   matchSlice,
   operate,
   operateForThrust,
-  outSentence,
+  outSaid,
   paretoRows,
   prepareMatch,
   propellerCurve,
@@ -106,8 +107,8 @@ describe('chain', () => {
   it('the weakest link is named with its figure', () => {
     const c = driveChain(drive, operate(drive, 1, 0), 0, { ...limits, escCurrent: 14 });
     expect(c.weakest!.link.id).toBe('esc');
-    expect(c.weakest!.sentence).toMatch(/of 14 A, 1\d\d % of what it stands/);
-    expect(driveChain(drive, operate(drive, 0.3, 10), 10, limits).weakest!.sentence).toMatch(
+    expect(sentence(c.weakest!.said)).toMatch(/of 14 A, 1\d\d % of what it stands/);
+    expect(sentence(driveChain(drive, operate(drive, 0.3, 10), 10, limits).weakest!.said)).toMatch(
       /Nothing is near a limit/,
     );
   });
@@ -156,7 +157,8 @@ describe('matching', () => {
   const rows = matchSlice(parts, bench, task, 12_000, 13_500);
   it('slices are the same as one by one, and every row is in or says why not', () => {
     expect(rows[7]).toEqual(matchOne(parts, bench, task, 12_007));
-    for (const r of rows) for (const o of r.out) expect(outSentence(o, r, task).length).toBeGreaterThan(10);
+    for (const r of rows)
+      for (const o of r.out) expect(sentence(outSaid(o, r, task)).length).toBeGreaterThan(10);
     expect(rows.some((r) => r.out.length === 0)).toBe(true);
     expect(rows.some((r) => r.out.includes('diameter'))).toBe(true);
   });
@@ -226,7 +228,7 @@ describe('supply', () => {
       part('b', 'servo', ['reg'], { draw: 1 }),
     ]);
     expect(r.lines.map((l) => l.current)).toEqual([2.5, 2.5, 1.5, 1]);
-    expect(r.lines[1].sentence).toMatch(/rated 2 A/);
+    expect(r.lines[1].said.map((x) => sentence(x)).join(' ')).toMatch(/rated 2 A/);
   });
   it('printed, full and sagged volts are kept apart: a part for 16 V fails on a full 4S', () =>
     expect(
@@ -237,8 +239,10 @@ describe('supply', () => {
     ).toMatchObject({ ok: false, full: expect.closeTo(16.8, 6), sagged: expect.closeTo(13.2, 6) }));
   it('a ring without a source feeds nobody', () =>
     expect(
-      supplyReport([part('a', 'regulator', ['b']), part('b', 'regulator', ['a'])]).lines[0].sentence,
-    ).toMatch(/fed by nothing/));
+      supplyReport([part('a', 'regulator', ['b']), part('b', 'regulator', ['a'])]).lines[0].said.map(
+        (x) => x.code,
+      ),
+    ).toContain('fed-by-nothing'));
 });
 
 describe('swaps', () => {
@@ -267,9 +271,9 @@ describe('torque roll and transition', () => {
   it('aileron holds the torque: Q = q S b Cl delta', () =>
     expect(torqueRoll(0.5, o).aileron! * 50 * 0.4 * 1.6 * 0.3).toBeCloseTo(0.5, 9));
   it('half of the throw is warned of; no ailerons and cancelled shafts are said', () => {
-    expect(torqueRoll(2, o).words).toMatch(/smaller propeller/);
-    expect(torqueRoll(2, { ...o, roll: 0 }).words).toMatch(/No ailerons/);
-    expect(torqueRoll(0, { ...o, cancelled: true }).words).toMatch(/against each other/);
+    expect(sentence(torqueRoll(2, o).said)).toMatch(/smaller propeller/);
+    expect(sentence(torqueRoll(2, { ...o, roll: 0 }).said)).toMatch(/No ailerons/);
+    expect(sentence(torqueRoll(0, { ...o, cancelled: true }).said)).toMatch(/against each other/);
   });
   it('without enough cruise thrust it never changes over', () => {
     const weak = { ...drive, thrustFactor: 0.05 };

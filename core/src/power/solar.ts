@@ -6,6 +6,7 @@
  *   cell                          P = eta A G (1 + k (T - 25 C)), T = air + warming G / 1000
  * Cells lie level, as on a wing in level flight.
  */
+import { say, type Said } from '../words';
 import { getPosition } from 'suncalc';
 
 export interface SolarData {
@@ -36,7 +37,7 @@ export interface SolarArray {
   openVolts: number;
   current: number;
   /** volts inside the controller's window */ starts: boolean;
-  sentence: string;
+  said: Said;
 }
 
 export const SUN_STANDARD = 1000;
@@ -50,11 +51,26 @@ export function solarArray(s: SolarData): SolarArray {
     openVolts = s.series * cell.openVolts;
   const low = workVolts < controller.minVolts,
     high = openVolts > controller.maxVolts;
-  const sentence = low
-    ? `${s.series} cells in a string give ${workVolts.toFixed(1)} V at work; the controller starts at ${controller.minVolts} V: ${Math.ceil(controller.minVolts / cell.workVolts)} cells at least.`
+  const said = low
+    ? say('string-too-low', {
+        cells: s.series,
+        volts: workVolts,
+        starts: controller.minVolts,
+        least: Math.ceil(controller.minVolts / cell.workVolts),
+      })
     : high
-      ? `${s.series} cells in a string give ${openVolts.toFixed(1)} V with nothing drawn; the controller stands ${controller.maxVolts} V: ${Math.floor(controller.maxVolts / cell.openVolts)} cells at most.`
-      : `${workVolts.toFixed(1)} V at work and ${openVolts.toFixed(1)} V open: inside the controller’s ${controller.minVolts} to ${controller.maxVolts} V.`;
+      ? say('string-too-high', {
+          cells: s.series,
+          volts: openVolts,
+          stands: controller.maxVolts,
+          most: Math.floor(controller.maxVolts / cell.openVolts),
+        })
+      : say('string-fits', {
+          work: workVolts,
+          open: openVolts,
+          from: controller.minVolts,
+          to: controller.maxVolts,
+        });
   return {
     cells,
     area: cells * cell.area,
@@ -64,7 +80,7 @@ export function solarArray(s: SolarData): SolarArray {
     openVolts,
     current: (s.strings * cell.area * cell.efficiency * SUN_STANDARD) / cell.workVolts,
     starts: !low && !high,
-    sentence,
+    said,
   };
 }
 

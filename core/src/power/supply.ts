@@ -2,6 +2,7 @@
  * Supply and wiring as a graph: who feeds whom, what is lost when one part fails, margins of ratings, and volts kept apart
  * as printed, full and sagged.
  */
+import { say, type Said } from '../words';
 import { CHEMISTRY, type Chemistry } from './battery';
 
 export interface SupplyPart {
@@ -25,7 +26,7 @@ export interface SupplyLine {
   /** worst current through it, its rating and the share used */ current: number;
   rating: number | null;
   used: number | null;
-  sentence: string | null;
+  /** what its failing would mean; empty where nothing hangs on it */ said: Said[];
 }
 export interface VoltsLine {
   id: string;
@@ -36,7 +37,7 @@ export interface VoltsLine {
   min: number | null;
   max: number | null;
   ok: boolean;
-  sentence: string;
+  said: Said;
 }
 export interface SupplyReport {
   lines: SupplyLine[];
@@ -86,6 +87,19 @@ function voltsAt(parts: readonly SupplyPart[], p: SupplyPart, seen = new Set<str
   return null;
 }
 
+/** What goes with a part that fails. */
+function failing(part: string, lost: readonly string[], single: boolean): Said[] {
+  if (single)
+    return [lost.length ? say('fails-unsteered', { part, lost }) : say('nothing-stands-in', { part })];
+  return lost.length ? [say('fails-too', { part, lost })] : [];
+}
+
+function loaded(part: string, current: number, rating: number | null): Said[] {
+  const used = rating ? current / rating : 0;
+  if (rating !== null && used > 1) return [say('through-rated', { part, current, rating })];
+  return used > 0.8 ? [say('near-rating', { part })] : [];
+}
+
 export function supplyReport(parts: readonly SupplyPart[], chemistry: Chemistry = 'LiPo'): SupplyReport {
   const normal = alive(parts, null),
     cell = CHEMISTRY[chemistry];
@@ -97,21 +111,7 @@ export function supplyReport(parts: readonly SupplyPart[], chemistry: Chemistry 
     const single = vital.length > 0 && (p.vital === false || lost.length > 0 || p.kind !== 'servo');
     const current = p.draw + loadOn(parts, p.id),
       used = p.rating ? current / p.rating : null;
-    const words = [
-      !normal.has(p.id) ? `${p.name} is fed by nothing that has power.` : null,
-      single
-        ? lost.length
-          ? `If the ${p.name.toLowerCase()} fails, so ${lost.length > 1 ? 'do' : 'does'} ${lost.map((id) => nameOf(id).toLowerCase()).join(', ')}: the aircraft cannot be steered.`
-          : `Nothing stands in for the ${p.name.toLowerCase()}: without it the aircraft cannot be steered.`
-        : lost.length
-          ? `If the ${p.name.toLowerCase()} fails, ${lost.map((id) => nameOf(id).toLowerCase()).join(', ')} ${lost.length > 1 ? 'go' : 'goes'} too.`
-          : null,
-      used !== null && used > 1
-        ? `${current.toFixed(1)} A through the ${p.name.toLowerCase()}, rated ${p.rating} A.`
-        : used !== null && used > 0.8
-          ? `Under 20 % margin on the ${p.name.toLowerCase()}.`
-          : null,
-    ].filter((w) => w !== null);
+    const names = lost.map(nameOf);
     return {
       id: p.id,
       name: p.name,
@@ -120,7 +120,11 @@ export function supplyReport(parts: readonly SupplyPart[], chemistry: Chemistry 
       current,
       rating: p.rating,
       used,
-      sentence: words.length ? words.join(' ') : null,
+      said: [
+        ...(normal.has(p.id) ? [] : [say('fed-by-nothing', { part: p.name })]),
+        ...failing(p.name, names, single),
+        ...loaded(p.name, current, p.rating),
+      ],
     };
   });
   const volts = parts.flatMap((p): VoltsLine[] => {
@@ -131,9 +135,6 @@ export function supplyReport(parts: readonly SupplyPart[], chemistry: Chemistry 
       sagged = pack ? (source.volts * cell.least) / cell.nominal : source.volts;
     const high = p.maxVolts !== null && full > p.maxVolts + 1e-9,
       low = p.minVolts !== null && sagged < p.minVolts - 1e-9;
-    const three = pack
-      ? `${source.volts.toFixed(1)} V on the label, ${full.toFixed(1)} V off the charger, ${sagged.toFixed(1)} V sagged`
-      : `${source.volts.toFixed(1)} V`;
     return [
       {
         id: p.id,
@@ -144,11 +145,15 @@ export function supplyReport(parts: readonly SupplyPart[], chemistry: Chemistry 
         min: p.minVolts,
         max: p.maxVolts,
         ok: !high && !low,
-        sentence: high
-          ? `${p.name} stands ${p.maxVolts} V and meets ${three}.`
-          : low
-            ? `${p.name} needs ${p.minVolts} V and meets ${three}.`
-            : `${p.name}: ${three}; inside its limits.`,
+        said: say('volts', {
+          part: p.name,
+          source: pack ? 'pack' : 'other',
+          printed: source.volts,
+          full,
+          sagged,
+          over: high ? p.maxVolts : null,
+          under: low ? p.minVolts : null,
+        }),
       },
     ];
   });

@@ -1,9 +1,10 @@
 /** Propeller torque against the ailerons: trim that it needs, and what else a turning propeller does, in words. */
+import { say, type Said } from '../words';
 export interface TorqueRoll {
   /** on the aircraft [N m] */ torque: number;
   /** aileron to hold it [rad] */ aileron: number | null;
   /** share of full aileron */ share: number | null;
-  words: string;
+  said: Said;
   gyro: string;
   slipstream: string;
 }
@@ -27,19 +28,18 @@ export function torqueRoll(
   const power = o.q * o.area * o.span * Math.abs(o.roll);
   const aileron = power > 1e-9 ? torque / power : null,
     share = aileron !== null && o.most > 0 ? aileron / o.most : null;
-  const deg = (r: number) => `${((r * 180) / Math.PI).toFixed(1)}°`;
-  const words = o.cancelled
-    ? 'The shafts turn against each other: no torque is left over.'
+  const said = o.cancelled
+    ? say('torque-cancelled', {})
     : aileron === null
-      ? 'No ailerons to hold the torque with: offset the wing, tilt the thrust line or wash one wing in.'
+      ? say('torque-no-ailerons', {})
       : share !== null && share > 0.5
-        ? `Torque takes ${deg(aileron)} of aileron, ${(share * 100).toFixed(0)} % of what there is: a smaller propeller, more blades or more speed before full throttle.`
-        : `Torque rolls it ${o.pusher ? '' : 'left '}against the turning propeller; ${deg(aileron)} of aileron${share !== null ? `, ${(share * 100).toFixed(0)} % of the throw,` : ''} holds it.`;
+        ? say('torque-much', { aileron, share })
+        : say('torque-held', { aileron, share, pusher: o.pusher });
   return {
     torque,
     aileron,
     share,
-    words,
+    said,
     gyro: 'Gyroscopic: pitching up swings the nose right with a propeller turning clockwise seen from behind, yawing right pitches it down; felt with large heavy propellers in quick pulls.',
     slipstream: o.pusher
       ? 'A pusher’s stream meets little of the aircraft: nearly the whole torque is felt.'

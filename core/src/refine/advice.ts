@@ -2,6 +2,7 @@
  * Advice from handling notes and gaps: the change that would close it, and what that change does to every
  * other number. A tail-heavy note asks for more static margin than was flown, a nose-heavy one for less.
  */
+import { say, type Said } from '../words';
 import { assess, entryOf, type Fix, type Ledger, type LedgerEntry, StepCache, keyOf } from '../assess';
 import {
   hovers,
@@ -21,20 +22,12 @@ const MARGIN_STEP: Partial<Record<Handling, number>> = { 'tail-heavy': 0.025, 'n
 
 export interface Advice {
   id: string;
-  because: string;
-  sentence: string;
+  because: Said;
+  said: Said;
   fix: Fix | null;
 }
 
-const mm = (m: number) => `${Math.abs(m * 1000).toFixed(0)} mm`;
-
-function balanceAdvice(
-  design: Design,
-  ledger: Ledger,
-  loading: string,
-  step: number,
-  because: string,
-): Advice {
+function balanceAdvice(design: Design, ledger: Ledger, loading: string, step: number, because: Said): Advice {
   const mac = entryOf(ledger, 'meanChord', 'all')!.value;
   const now = entryOf(ledger, 'staticMargin', loading)!.value;
   const state = loadedState(
@@ -65,19 +58,25 @@ function balanceAdvice(
     return {
       id: 'balance',
       because,
-      sentence: `Nothing movable has room left to shift the CG ${mm(wanted)} ${wanted < 0 ? 'forward' : 'aft'}; ballast or a changed nose is needed.`,
+      said: say('no-room', { by: wanted }),
       fix: null,
     };
   }
   const to = Math.round(best.to * 1000) / 1000;
-  const dir = to < best.item.x ? 'forward' : 'aft';
-  const label = `Move the ${best.item.name.toLowerCase()} ${mm(to - best.item.x)} ${dir}`;
+  const by = to - best.item.x,
+    label = say('move-item', { name: best.item.name, by });
   const after = now - (best.mass * (to - best.item.x)) / state.mass / mac;
-  const short = best.full ? '' : ' That is as far as it goes; more needs ballast.';
   return {
     id: 'balance',
     because,
-    sentence: `${label}: the CG goes ${mm((best.mass * (to - best.item.x)) / state.mass)} ${dir}, static margin from ${(now * 100).toFixed(1)} to ${(after * 100).toFixed(1)} %.${short} One step per flight.`,
+    said: say('moved-for-margin', {
+      move: label,
+      by,
+      cg: (best.mass * by) / state.mass,
+      from: now,
+      to: after,
+      short: !best.full,
+    }),
     fix: { label, changes: [{ path: `items.${best.item.id}.x`, value: to }] },
   };
 }
@@ -93,7 +92,7 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   if (!member) return null;
   const { shape: spar } = member,
     at = `structure.members.${member.id}.shape`;
-  const because = `the wing breaks at ${least.toFixed(1)} g and ${need.toFixed(1)} g is needed`;
+  const because = say('too-weak', { at: least, needed: need });
   for (let k = 1; k <= 40; k++) {
     const grown =
       spar.kind === 'tube'
@@ -102,10 +101,11 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
     const trial = setPath(design, at, grown);
     const factor = least * (sparSection(grown).momentUp / sparSection(spar).momentUp);
     if (factor >= 1.03 * need) {
-      const label =
-        spar.kind === 'tube'
-          ? `Spar tube from ${(spar.outer * 1000).toFixed(1)} to ${((spar.outer + k * 0.0005) * 1000).toFixed(1)} mm`
-          : `Spar caps from ${(spar.cap * 1000).toFixed(1)} to ${((spar.cap + k * 0.0005) * 1000).toFixed(1)} mm`;
+      const by = k * 0.0005,
+        label =
+          spar.kind === 'tube'
+            ? say('thicken-tube', { from: spar.outer, to: spar.outer + by })
+            : say('thicken-caps', { from: spar.cap, to: spar.cap + by });
       const changes =
         spar.kind === 'tube'
           ? [{ path: `${at}.outer`, value: spar.outer + k * 0.0005 }]
@@ -113,7 +113,7 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
       return {
         id: 'spar',
         because,
-        sentence: `${label}: failure at ${factor.toFixed(1)} g. ${sparWeight(design, trial)}`,
+        said: say('thickened-spar', { change: label, at: factor, ...sparWeight(design, trial) }),
         fix: { label, changes },
       };
     }
@@ -121,18 +121,15 @@ function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   return {
     id: 'spar',
     because,
-    sentence: 'No tube or cap a centimetre or two larger is enough: change the material or the spar’s depth.',
+    said: say('no-spar-enough', {}),
     fix: null,
   };
 }
 
 /** What the thicker spar weighs more, and who adds it. */
-function sparWeight(design: Design, thicker: Design): string {
+function sparWeight(design: Design, thicker: Design): { more: number; listed: boolean } {
   const more = partMass(thicker, { kind: 'spar' })! - partMass(design, { kind: 'spar' })!;
-  const grams = `${(more * 1000).toFixed(0)} g`;
-  return itemOfPart(design, 'spar')
-    ? `It weighs ${grams} more; the mass list follows.`
-    : `Add the ${grams} to the mass list: no line of it is the spar.`;
+  return { more, listed: itemOfPart(design, 'spar') !== undefined };
 }
 
 /** Advice for one version: from its handling notes, and from what the ledger shows. */
@@ -149,7 +146,7 @@ export function adviseNext(
   const findings = ledger.findings.filter((f) => f.station === 'balance' && f.fix);
   if (!out.some((a) => a.fix?.changes.some((c) => c.path.startsWith('items.'))))
     findings.forEach((f, i) =>
-      out.push({ id: `finding-${i}`, because: 'predicted balance', sentence: f.sentence, fix: f.fix }),
+      out.push({ id: `finding-${i}`, because: say('predicted-balance', {}), said: f, fix: f.fix }),
     );
   const spar = sparAdvice(doc, ledger);
   if (spar) out.push(spar);
@@ -166,16 +163,16 @@ function noteAdvice(
   const cause = causeOf(design, ledger, note, from),
     step = MARGIN_STEP[note],
     known = design.states.some((l) => l.id === from.loading);
-  const tell = `To tell: ${SYMPTOMS[note].test}`;
+  const { test } = SYMPTOMS[note];
   if (step !== undefined && known) {
     const cg = entryOf(ledger, 'cgX', from.loading)!.value;
-    const because = `${cause.because}, CG at ${(cg * 1000).toFixed(0)} mm`;
+    const because = say('of-note-at', { note, test: from.test, cg });
     const own = balanceAdvice(design, ledger, from.loading, step, because);
-    return { ...own, sentence: `${own.sentence} ${tell}` };
+    return { ...own, said: say('tell', { first: own.said, test, figure: null }) };
   }
   if (note !== 'tip-stall') return cause;
   const own = washout(design);
-  return { ...own, because: cause.because, sentence: `${own.sentence} ${tell}` };
+  return { ...own, because: cause.because, said: say('tell', { first: own.said, test, figure: null }) };
 }
 
 /** First cause and separating test of a note; its change only where no other advice of the note makes one. */
@@ -188,21 +185,20 @@ function causeOf(
   const s = SYMPTOMS[note],
     figure = heldAgainst(note, ledger, from.loading);
   return {
-    because: `“${note}” in ${from.test}`,
-    sentence: `${s.cause} To tell: ${s.test}${figure ? ` ${figure}` : ''}`,
+    because: say('of-note', { note, test: from.test }),
+    said: say('tell', { first: say('likely-cause', { cause: s.cause }), test: s.test, figure }),
     fix: s.fix(design),
   };
 }
 
-function washout(design: Design): Pick<Advice, 'sentence' | 'fix'> {
+function washout(design: Design): Pick<Advice, 'said' | 'fix'> {
   const wing = design.surfaces.find((s) => s.role === 'wing')!;
   const tip = wing.stations.length - 1;
   const twist = wing.stations[tip].twist - (2 * Math.PI) / 180;
   return {
-    sentence:
-      'Two degrees more washout at the tip moves the first stall inboard; it costs a little drag at speed.',
+    said: say('more-washout', {}),
     fix: {
-      label: 'Washout 2° more',
+      label: say('washout-label', { by: (2 * Math.PI) / 180 }),
       changes: [{ path: `surfaces.${wing.id}.stations.${tip}.twist`, value: twist }],
     },
   };

@@ -1,3 +1,4 @@
+import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { assess, entryNamed, entryOf, StepCache } from '../assess';
 import { bitternDocument } from '../demo';
@@ -110,14 +111,14 @@ describe('advice', () => {
     entryOf(assess(doc.brief, d, prior, cache), 'staticMargin', 'tubes-6')!.value;
   it('tail-heavy moves the heavy movable item forward and raises the margin by what it says', () => {
     const a = advise(['tail-heavy'])[0];
-    expect(a.sentence).toMatch(/Move the battery \d+ mm forward/);
-    const said = /to ([\d.]+) %/.exec(a.sentence)![1];
+    expect(sentence(a.said)).toMatch(/Move the battery \d+ mm forward/);
+    const said = /to ([\d.]+) %/.exec(sentence(a.said))![1];
     expect(100 * margin(applyFix(doc.design, a.fix!))).toBeCloseTo(Number(said), 0);
     expect(margin(applyFix(doc.design, a.fix!))).toBeGreaterThan(margin(doc.design) + 0.02);
   });
   it('nose-heavy goes the other way, tip-stall asks for washout', () => {
-    expect(advise(['nose-heavy'])[0].sentence).toMatch(/aft/);
-    const tip = advise(['tip-stall']).find((a) => a.because.includes('tip-stall'))!;
+    expect(sentence(advise(['nose-heavy'])[0].said)).toMatch(/aft/);
+    const tip = advise(['tip-stall']).find((a) => sentence(a.because).includes('tip-stall'))!;
     expect(applyFix(doc.design, tip.fix!).surfaces[0].stations[2].twist).toBeLessThan(
       doc.design.surfaces[0].stations[2].twist,
     );

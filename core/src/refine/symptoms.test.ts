@@ -1,4 +1,5 @@
 /** Every handling note that is offered leads somewhere: a first cause, a test that tells it, and a change where one is due. */
+import { sentence } from '../words';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Ledger } from '../assess';
 import { bitternDocument, waferDocument } from '../demo';
@@ -13,19 +14,19 @@ beforeAll(() => {
 });
 const noted = (...handling: Handling[]) =>
   adviseNext(doc, ledger, [{ loading: 'tubes-8', handling, test: 'First hop' }]).filter((a) =>
-    a.because.includes('First hop'),
+    sentence(a.because).includes('First hop'),
   );
 
 describe('notes', () => {
   it.each(HANDLING.filter((h) => h !== 'as expected'))(
     '“%s” gets its first cause and a test that tells it',
     (h) => {
-      const said = noted(h).find((a) => a.sentence.includes('To tell: '))!;
-      expect(said.because).toMatch(new RegExp(`^“${h}” in First hop`));
-      expect(said.sentence).toContain(SYMPTOMS[h as keyof typeof SYMPTOMS].test);
+      const said = noted(h).find((a) => sentence(a.said).includes('To tell: '))!;
+      expect(sentence(said.because)).toMatch(new RegExp(`^“${h}” in First hop`));
+      expect(sentence(said.said)).toContain(SYMPTOMS[h as keyof typeof SYMPTOMS].test);
       // one note, one piece of advice
       expect(noted(h)).toHaveLength(1);
-      expect(said.sentence.length).toBeGreaterThan(80);
+      expect(sentence(said.said).length).toBeGreaterThan(80);
     },
   );
   it('“as expected” asks for nothing', () => expect(noted('as expected')).toEqual([]));
@@ -38,7 +39,7 @@ describe('notes', () => {
     const gone = adviseNext(doc, ledger, [
       { loading: 'gone', handling: ['long ground run', 'nose-heavy'], test: 'X' },
     ]);
-    expect(gone.filter((a) => a.because.includes('in X'))).toHaveLength(2);
+    expect(gone.filter((a) => sentence(a.because).includes('in X'))).toHaveLength(2);
   });
 });
 
@@ -66,17 +67,19 @@ describe('changes', () => {
     expect(SYMPTOMS['needs up trim'].fix(wafer)).toBeNull();
   });
   it('a test is held against the number it tests', () => {
-    expect(noted('spar bends visibly')[0].sentence).toMatch(/Predicted at 1 g: \d+ ± \d+ mm at the tip/);
-    expect(noted('long ground run')[0].sentence).toMatch(/Predicted: \d+\.\d ± \d+\.\d m on \d+\.\d N/);
+    expect(sentence(noted('spar bends visibly')[0].said)).toMatch(
+      /Predicted at 1 g: \d+ ± \d+ mm at the tip/,
+    );
+    expect(sentence(noted('long ground run')[0].said)).toMatch(/Predicted: \d+\.\d ± \d+\.\d m on \d+\.\d N/);
   });
   it('the thicker spar of the advice says what it weighs, and who adds it', () => {
     const spar = adviseNext(doc, ledger, []).find((a) => a.id === 'spar')!;
-    expect(spar.sentence).toMatch(/It weighs \d+ g more; the mass list follows/);
+    expect(sentence(spar.said)).toMatch(/It weighs \d+ g more; the mass list follows/);
     const loose = {
       ...doc,
       design: { ...doc.design, items: doc.design.items.filter((i) => i.part?.kind !== 'spar') },
     };
-    expect(adviseNext(loose, ledger, []).find((a) => a.id === 'spar')!.sentence).toMatch(
+    expect(sentence(adviseNext(loose, ledger, []).find((a) => a.id === 'spar')!.said)).toMatch(
       /Add the \d+ g to the mass list/,
     );
   });

@@ -2,6 +2,7 @@
  * What each handling note most often comes from, and the test that tells it from the next cause. Trade knowledge, common
  * practice, no source; one change a flight.
  */
+import { say, type Said } from '../words';
 import { entryOf, type Fix, type Ledger, type QuantityId } from '../assess';
 import { powertrainOf, type Design, type Handling, thrustersOf, drivesOf } from '../design';
 
@@ -17,9 +18,8 @@ export interface Symptom {
 function turnStabiliser(design: Design, by: number): Fix | null {
   const tail = design.surfaces.find((s) => s.role === 'tail');
   if (!tail) return null;
-  const edge = by > 0 ? 'up' : 'down';
   return {
-    label: `Stabiliser ${Math.abs(by / DEG).toFixed(1)}° leading edge ${edge}`,
+    label: say('turn-stabiliser', { by }),
     changes: [{ path: `surfaces.${tail.id}.incidence`, value: tail.incidence + by }],
   };
 }
@@ -28,7 +28,7 @@ function moreDownThrust(design: Design): Fix | null {
   if (powertrainOf(design).unpowered) return null;
   const shafts = thrustersOf(design, drivesOf(design).forward!.id);
   return {
-    label: 'Motor 1.5° more nose-down',
+    label: say('more-down-thrust', { by: 1.5 * DEG }),
     changes: shafts.map((t) => ({ path: `thrusters.${t.id}.down`, value: (t.down ?? 0) + 1.5 * DEG })),
   };
 }
@@ -113,14 +113,14 @@ export const SYMPTOMS: Readonly<Record<Exclude<Handling, 'as expected'>, Symptom
 };
 
 /** The predicted figure that a symptom's test is held against, where there is one. */
-export function heldAgainst(note: Handling, ledger: Ledger, loading: string): string | null {
+export function heldAgainst(note: Handling, ledger: Ledger, loading: string): Said | null {
   const at = (id: QuantityId) => entryOf(ledger, id, loading);
   const bend = at('tipDeflection'),
     run = at('groundRun'),
     pull = at('staticThrust');
   if (note === 'spar bends visibly' && bend)
-    return `Predicted at 1 g: ${(bend.value * 1000).toFixed(0)} ± ${(bend.sigma * 1000).toFixed(0)} mm at the tip.`;
+    return say('predicted-bend', { bend: bend.value, sigma: bend.sigma });
   if (note === 'long ground run' && run && pull)
-    return `Predicted: ${run.value.toFixed(1)} ± ${run.sigma.toFixed(1)} m on ${pull.value.toFixed(1)} N.`;
+    return say('predicted-run', { run: run.value, sigma: run.sigma, thrust: pull.value });
   return null;
 }

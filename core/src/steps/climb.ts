@@ -53,7 +53,7 @@ const CLIMB = quantitiesOf(climb, {
     method: LEVEL,
     better: 'more',
     read: (r) => (r ? (r.top ?? 0) : undefined),
-    remarks: (r) => remark(r?.top === null, 'Full throttle does not hold level flight.'),
+    remarks: (r) => remark(r?.top === null, 'level-not-held', {}),
   },
   thrustToWeight: {
     name: 'Thrust to weight',

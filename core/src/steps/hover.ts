@@ -37,8 +37,7 @@ export const lasting = step({
 });
 
 const HOVER = 'Lift motors and rotors by blade elements at the thrust that carries the weight, half charge';
-const weak = (r: HoverPoint | null) =>
-  remark(r !== null && r.point.duty > 1, 'The lift motors cannot hold this weight.');
+const weak = (r: HoverPoint | null) => remark(r !== null && r.point.duty > 1, 'lift-motors-weak', {});
 
 const HOVERING = {
   ...quantitiesOf(hover, {

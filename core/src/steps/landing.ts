@@ -71,7 +71,7 @@ export const LANDING_PART = part(
         if (r === null) return undefined;
         return r.run.status === 'stops' ? r.run.distance : NEVER;
       },
-      remarks: (r) => remark(r?.run.status === 'never', 'Nothing brakes it: it rolls on.'),
+      remarks: (r) => remark(r?.run.status === 'never', 'nothing-brakes', {}),
     },
   }),
 );

@@ -1,4 +1,5 @@
 /** Speed at which a state works, and its laps: turns, window, energy. */
+import { say, type Said } from '../words';
 import { courseOf, hovers, siteSpread } from '../design';
 import { levelSpeed, stallSpeed } from '../flight';
 import { flyLap, lapsInWindow, type Lap } from '../mission';
@@ -120,14 +121,12 @@ export const laps = step({
   },
 });
 
-function lapTimeRemarks(r: Laps | null): string[] {
+function lapTimeRemarks(r: Laps | null): Said[] {
   if (!r) return [];
-  if (r.lap.time > NEVER) return ['The wind is not below the airspeed: the lap is never finished.'];
-  return remark(r.turnWeak, 'Full throttle does not hold the speed in the turn; the real lap is slower.');
+  if (r.lap.time > NEVER) return [say('wind-too-strong', {})];
+  return remark(r.turnWeak, 'turn-weak', {});
 }
 
-const NOT_HELD =
-  'The lap throttle does not hold this state level; the numbers that follow assume 1.1 times the stall speed.';
 const LIMITS = 'Time and energy limits';
 
 const LAP = {
@@ -140,11 +139,7 @@ const LAP = {
       method: 'Level turn',
       better: 'less',
       read: (r) => r.turnStall,
-      remarks: (r) =>
-        remark(
-          powered(r) && r.turnStall > 0.9 * r.speed,
-          'The lap turn is flown within 10 % of the stall: less bank or more speed.',
-        ),
+      remarks: (r) => remark(powered(r) && r.turnStall > 0.9 * r.speed, 'turn-near-stall', {}),
     },
     lapSpeed: {
       name: 'Lap airspeed',
@@ -155,8 +150,8 @@ const LAP = {
       better: 'more',
       read: (r) => r.speed,
       remarks: (r) => [
-        ...remark(r.held === 'not held', NOT_HELD),
-        ...remark(r.held === 'no motor', 'No motor: the speed of the best glide.'),
+        ...remark(r.held === 'not held', 'throttle-not-held', {}),
+        ...remark(r.held === 'no motor', 'glide-speed', {}),
       ],
     },
   }),
@@ -169,7 +164,7 @@ const LAP = {
       method: MOTOR,
       better: 'less',
       read: (r) => r?.straight.current,
-      remarks: (r) => remark(r !== null && r.straight.duty > 1, 'More than full throttle would be needed.'),
+      remarks: (r) => remark(r !== null && r.straight.duty > 1, 'over-full-throttle', {}),
     },
   }),
   ...quantitiesOf(laps, {
@@ -200,7 +195,7 @@ const LAP = {
       method: LIMITS,
       better: 'more',
       read: (r) => r?.laps,
-      remarks: (r) => remark(r?.byEnergy === true, 'The pack, not the clock, ends the laps.'),
+      remarks: (r) => remark(r?.byEnergy === true, 'pack-ends-laps', {}),
     },
     laps: {
       name: 'Whole laps',
@@ -219,7 +214,7 @@ const LAP = {
       method: 'Level turn',
       better: 'less',
       read: (r) => r?.timed,
-      remarks: (r) => remark(r?.climbs === false, 'It does not climb: the laps are never begun.'),
+      remarks: (r) => remark(r?.climbs === false, 'laps-not-begun', {}),
     },
     energyLeft: {
       name: 'Energy left',

@@ -1,4 +1,5 @@
 /** Largest lift and stall speed of every state; where the stall begins; its angles in the heaviest. */
+import { say, type Said } from '../words';
 import type { Air } from '../air';
 import type { Design } from '../design';
 import { stallSpeed } from '../flight';
@@ -170,11 +171,11 @@ export const stallAngles = step({
   },
 });
 
-function liftRemarks({ rough, unsure }: Lift, { design }: Source): string[] {
+function liftRemarks({ rough, unsure }: Lift, { design }: Source): Said[] {
   const name = rough && design.sections.find((s) => s.id === rough.section)!.name;
   return [
-    ...(rough ? [`Section ${name} is known only roughly here. ${rough.warning}`.trim()] : []),
-    ...remark(unsure, 'The flow did not settle up to the stall: this is the largest lift that was found.'),
+    ...(rough ? [say('rough-section', { name: name as string, warning: rough.warning })] : []),
+    ...remark(unsure, 'stall-not-settled', {}),
   ];
 }
 

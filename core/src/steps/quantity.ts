@@ -1,4 +1,5 @@
 /** What a quantity is, declared beside the step whose result it is read off. */
+import { say, type Code, type Fields, type Said } from '../words';
 import type { KindName } from '../units';
 import type { Source, Step } from './step';
 
@@ -14,7 +15,7 @@ export interface Spec<O> {
   /** SI; undefined where the aircraft or the state has no such number */ readonly read: (
     result: O,
   ) => number | undefined;
-  /** what must be said with it */ readonly remarks?: (result: O, source: Source) => string[];
+  /** what must be said with it */ readonly remarks?: (result: O, source: Source) => Said[];
 }
 
 export interface QuantityDef {
@@ -31,11 +32,13 @@ export interface QuantityDef {
 export interface ReadQuantity extends QuantityDef {
   readonly step: Step;
   readonly read: (result: unknown) => number | undefined;
-  readonly remarks: (result: unknown, source: Source) => string[];
+  readonly remarks: (result: unknown, source: Source) => Said[];
 }
 
 /** A remark where it applies. */
-export const remark = (applies: boolean, sentence: string): string[] => (applies ? [sentence] : []);
+export function remark<C extends Code>(applies: boolean, code: C, fields: Fields<C>): Said[] {
+  return applies ? [say(code, fields)] : [];
+}
 
 const SILENT = () => [];
 

@@ -1,4 +1,5 @@
 /** Rubber motors: what they hold, and the flight on them. */
+import { say, type Said } from '../words';
 import { G0 } from '../air';
 import { powertrainOf, type Design, type Factors, type Powertrain } from '../design';
 import { dragAt, type DragTable } from '../flight';
@@ -130,13 +131,9 @@ export const rubberFlight = step({
   },
 });
 
-function timeRemarks(r: Flights | null): string[] {
-  if (r?.flight.end === 'does not fly')
-    return ['It does not hold itself up: more torque, less weight or more wing.'];
-  return remark(
-    r !== null && r.flight.touched !== null,
-    'It reaches the ceiling and stays under it; what hangs there ends such flights.',
-  );
+function timeRemarks(r: Flights | null): Said[] {
+  if (r?.flight.end === 'does not fly') return [say('does-not-fly', {})];
+  return remark(r !== null && r.flight.touched !== null, 'under-ceiling', {});
 }
 
 const RUBBERS = {
@@ -193,7 +190,7 @@ const RUBBERS = {
       method: RUBBER,
       // what it would reach: under the ceiling every launch has the same height, and a height learns nothing
       read: (r) => r?.free.peak,
-      remarks: (r) => remark(r !== null && r.flight.touched !== null, 'The ceiling is below this.'),
+      remarks: (r) => remark(r !== null && r.flight.touched !== null, 'ceiling-below', {}),
     },
     propellerRpm: {
       name: 'Mean propeller rotation',

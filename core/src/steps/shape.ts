@@ -34,11 +34,7 @@ const SHAPE = quantitiesOf(shape, {
     formula: 'sum of panels, both halves',
     method: 'Plan-form geometry, through the body',
     read: (r) => r.wing.area,
-    remarks: ({ wing }) =>
-      remark(
-        wing.wings.length > 1,
-        `Reference: ${wing.wings.join(' and ')} together; span and mean chord of the front one.`,
-      ),
+    remarks: ({ wing }) => remark(wing.wings.length > 1, 'two-wings', { names: wing.wings }),
   },
   wingSpan: {
     name: 'Span',

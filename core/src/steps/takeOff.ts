@@ -71,11 +71,7 @@ const TAKE_OFF = quantitiesOf(takeOff, {
     method: 'Anderson, Introduction to Flight, 6.15, forces by speed',
     better: 'less',
     read: (r) => (r === null ? undefined : r.run.status === 'airborne' ? r.run.distance : NEVER),
-    remarks: (r) =>
-      remark(
-        r?.run.status === 'never',
-        'Thrust does not overcome friction and drag: it never leaves the ground.',
-      ),
+    remarks: (r) => remark(r?.run.status === 'never', 'never-airborne', {}),
   },
 });
 

@@ -1,3 +1,4 @@
+import { say, sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '../demo';
 import { assess } from '../assess';
@@ -171,7 +172,7 @@ describe('records', () => {
 describe('stop line', () => {
   const ledger = assess(doc.brief, doc.design, doc.calibration);
   it('names strength first for the weak-sparred demo, and the strip with twelve tubes', () => {
-    const s = stopLine(doc.brief, doc.design, ledger, 'tubes-12');
+    const s = stopLine(doc.brief, doc.design, ledger, 'tubes-12').map((x) => sentence(x));
     expect(s[0]).toMatch(/break at [45]\.\d/);
     expect(s.some((x) => /ground run/i.test(x))).toBe(true);
   });
@@ -188,10 +189,10 @@ describe('stop line', () => {
       stopLine(
         doc.brief,
         doc.design,
-        { entries: [], curves: [], findings: [], stopped: 'no section' },
+        { entries: [], curves: [], findings: [], stopped: say('no-number', { name: 'Span' }) },
         'ferry',
       ),
-    ).toEqual(['no section']);
+    ).toEqual([say('no-number', { name: 'Span' })]);
   });
   it('the pre-flight list cautions of propeller, pack, people and rules', () =>
     expect(

@@ -6,7 +6,7 @@ import {
   documentSchema,
   getPath,
   referenceProblems,
-  sentenceOf,
+  problemOf,
   setPath,
   testBodySchema,
   type DesignDocument,
@@ -91,20 +91,17 @@ export function reduceContent(content: Content, edit: Edit): EditResult {
   const next = inOrder(changed(content, edit));
   if (next.document !== content.document) {
     const parsed = documentSchema.safeParse(next.document);
-    if (!parsed.success) return { status: 'refused', message: plainSentence(sentenceOf(parsed.error)) };
+    if (!parsed.success) return { status: 'refused', message: begun(problemOf(parsed.error).what) };
     const problem = referenceProblems(next.document)[0];
-    if (problem) return { status: 'refused', message: `${problem[0].toUpperCase()}${problem.slice(1)}.` };
+    if (problem) return { status: 'refused', message: `${begun(problem)}.` };
   }
   for (const t of next.tests) {
     if (content.tests.includes(t)) continue;
     const parsed = testBodySchema.safeParse(t.body);
-    if (!parsed.success) return { status: 'refused', message: plainSentence(sentenceOf(parsed.error)) };
+    if (!parsed.success) return { status: 'refused', message: begun(problemOf(parsed.error).what) };
   }
   return { status: 'ok', content: next };
 }
 
-/** The last part of a schema sentence: the field says itself where it is. */
-function plainSentence(s: string): string {
-  const cut = s.indexOf(': ');
-  return cut > 0 ? `${s.slice(cut + 2)[0].toUpperCase()}${s.slice(cut + 3)}` : s;
-}
+/** As the beginning of a sentence: the field says itself where it is. */
+const begun = (what: string) => `${what[0].toUpperCase()}${what.slice(1)}`;

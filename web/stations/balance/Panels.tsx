@@ -1,5 +1,6 @@
 'use client';
 /** States, growth, what-if, and the checks of ground, fit, hover and built shape. */
+import { Sentence } from '../../parts/Sentence';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { entryOf, type GrowthReport, type LayoutReport } from '@skiametra/core/assess';
@@ -45,7 +46,9 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
       <Cautions at="states" />
       {report.worst && (
         <div>
-          <b>{report.worst.sentence}</b>
+          <b>
+            <Sentence of={report.worst.said} />
+          </b>
         </div>
       )}
       <div className="scrollx">
@@ -327,10 +330,10 @@ export function GrowthPanel() {
                   First to break: at {formatQuantity(g.breaks[0].emptyMass, 'allUpMass', units)} empty (
                   {((g.breaks[0].factor - 1) * 100).toFixed(0)} % more than now).
                 </b>{' '}
-                {g.breaks[0].sentence}
+                <Sentence of={g.breaks[0].said} />
                 {g.breaks.slice(1, 3).map((b) => (
                   <div key={b.requirement} className="dim">
-                    Then at {formatQuantity(b.emptyMass, 'allUpMass', units)}: {b.sentence}
+                    Then at {formatQuantity(b.emptyMass, 'allUpMass', units)}: <Sentence of={b.said} />
                   </div>
                 ))}
               </div>
@@ -605,8 +608,8 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
               </div>
             )}
             {report.groundRemarks.map((r) => (
-              <div key={r.sentence} style={{ color: r.severity === 'stop' ? 'var(--stop)' : 'var(--look)' }}>
-                ▲ {r.sentence}
+              <div key={r.said.code} style={{ color: r.severity === 'stop' ? 'var(--stop)' : 'var(--look)' }}>
+                ▲ <Sentence of={r.said} />
               </div>
             ))}
           </>

@@ -1,5 +1,6 @@
 'use client';
 /** What the numbers of stability mean for the pilot. */
+import { Sentence } from '../../parts/Sentence';
 import type { LayoutReport } from '@skiametra/core/assess';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
@@ -106,7 +107,7 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
         <section className="block">
           <h2>Thrust line</h2>
           <div>
-            {report.thrust.words} {report.thrust.sideWords}
+            <Sentence of={report.thrust.said} /> <Sentence of={report.thrust.side} />
           </div>
         </section>
       )}

@@ -1,5 +1,6 @@
 'use client';
 /** The drive as it is wired: a band as wide as the watts that flow, what each link loses falling out of it, its margins below. */
+import { Sentence } from '../../parts/Sentence';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
@@ -190,7 +191,7 @@ export function ChainPicture({ report }: { report: PowerReport }) {
       {weak && (
         <p role="status" style={{ margin: '4px 0 0', color: tone }}>
           {weak.margin.used >= 0.7 ? <b>Weakest link. </b> : null}
-          {weak.sentence}
+          <Sentence of={weak.said} />
         </p>
       )}
       <table className="vh">

@@ -1,5 +1,6 @@
 'use client';
 /** Energy leg by leg with the reserve, counting what has been flown; packs; claims against each other. */
+import { Sentence } from '../../parts/Sentence';
 import { Checkbox } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/assess';
@@ -193,11 +194,17 @@ export function EnergyTab({ report }: { report: PowerReport }) {
               {formatQuantity(plan.reserve, 'energy', units)} is the reserve.
             </p>
             {plan.sentences.map((s) => (
-              <div key={s} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}>
+              <div
+                key={s.code + String(s.fields.leg ?? '')}
+                className="finding look"
+                style={{ borderBottom: 0, padding: '3px 0' }}
+              >
                 <span className="sev" aria-hidden="true">
                   !
                 </span>
-                <div>{s}</div>
+                <div>
+                  <Sentence of={s} />
+                </div>
               </div>
             ))}
           </section>
@@ -205,8 +212,8 @@ export function EnergyTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Pack</h2>
           {report.packs.map((s) => (
-            <p key={s} style={{ margin: '0 0 4px', fontSize: '0.82rem' }}>
-              {s}
+            <p key={s.code} style={{ margin: '0 0 4px', fontSize: '0.82rem' }}>
+              <Sentence of={s} />
             </p>
           ))}
         </section>
@@ -338,11 +345,13 @@ function Claims({ report }: { report: PowerReport }) {
         </p>
       ) : (
         report.claims.map((s) => (
-          <div key={s} className="finding ask" style={{ borderBottom: 0, padding: '4px 0' }}>
+          <div key={s.code} className="finding ask" style={{ borderBottom: 0, padding: '4px 0' }}>
             <span className="sev" aria-hidden="true">
               ?
             </span>
-            <div>{s}</div>
+            <div>
+              <Sentence of={s} />
+            </div>
           </div>
         ))
       )}

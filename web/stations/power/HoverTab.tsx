@@ -1,5 +1,6 @@
 'use client';
 /** Lift motors: hover, what one weak motor leaves, the change to the wing, and what the rotors cost in cruise. */
+import { Sentence } from '../../parts/Sentence';
 import { drivesOf, hovers, withLift, withoutLift } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import type { CSSProperties } from 'react';
@@ -102,8 +103,8 @@ export function HoverTab({ report }: { report: PowerReport }) {
           <h2>Hover in {state?.name ?? loading}</h2>
           <StationFindings of="power" />
           {h.sentences.map((s) => (
-            <p key={s} style={{ margin: '0 0 4px' }}>
-              {s}
+            <p key={s.code} style={{ margin: '0 0 4px' }}>
+              <Sentence of={s} />
             </p>
           ))}
           <table className="sheet" aria-label="Hover">

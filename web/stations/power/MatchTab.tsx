@@ -1,5 +1,6 @@
 'use client';
 /** Motor, propeller and pack chosen together: every combination of the catalogue and the own parts, flown on paper. */
+import { sentence } from '@skiametra/core/words';
 import { powertrainOf, forwardAt } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import { useMemo, useRef, useState, type CSSProperties } from 'react';
@@ -9,7 +10,7 @@ import { combinationChanges, partsFor } from '@skiametra/core/mass';
 import {
   combinationCount,
   indexOfCombination,
-  outSentence,
+  outSaid,
   paretoRows,
   type MatchRow,
   type MatchTask,
@@ -443,7 +444,7 @@ function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
             ? `It stays in: ${formatQuantity(answer.levelSpeed, 'speed', units)} level, ${formatQuantity(answer.climb, 'climbRate', units)} climb, ${formatQuantity(answer.time, 'duration', units)}.`
             : answer.out
                 .map((o) => {
-                  const s = outSentence(o, answer, task);
+                  const s = sentence(outSaid(o, answer, task), units);
                   return `${s[0].toUpperCase()}${s.slice(1)}.`;
                 })
                 .join(' ')}
@@ -531,7 +532,9 @@ function Compared({
               <td />
               {columns.map((c) => (
                 <td key={c.id} style={{ whiteSpace: 'normal', fontSize: '0.72rem' }}>
-                  {c.trial?.stopped ?? c.trial?.findings.slice(0, 3).join(' ') ?? ''}
+                  {[...(c.trial?.stopped ? [c.trial.stopped] : (c.trial?.findings.slice(0, 3) ?? []))]
+                    .map((f) => sentence(f, units))
+                    .join(' ')}
                 </td>
               ))}
             </tr>

@@ -1,5 +1,6 @@
 'use client';
 /** Solar cells: strings in the controller's window, one day of light, load and pack. */
+import { sentence } from '@skiametra/core/words';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import type { CSSProperties } from 'react';
@@ -58,7 +59,7 @@ export function SunTab({ report }: { report: PowerReport }) {
     x = day.rows.map((r) => r.time);
   const wingArea = array.area;
   const words = [
-    array.sentence,
+    sentence(array.said, units),
     day.leastLight === null
       ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.`
       : day.leastHeight === null

@@ -1,5 +1,6 @@
 'use client';
 /** Who feeds whom and what one failure takes along; and the swap set with what each part does when fitted. */
+import { useSentence } from '../../parts/Sentence';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
@@ -17,6 +18,7 @@ const P = 'document.design.power';
 const KINDS = ['pack', 'regulator', 'controller', 'motor', 'receiver', 'servo', 'other'];
 
 export function SupplyTab({ report }: { report: PowerReport }) {
+  const words = useSentence();
   const supply = useWorkspace((w) => powertrainOf(w.content.document.design).supply);
   const edit = useWorkspace((w) => w.edit);
   const r = report.supply;
@@ -143,7 +145,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
           <section className="block" aria-label="What fails with what">
             <h2>If one thing fails</h2>
             {r.lines
-              .filter((l) => l.sentence)
+              .filter((l) => l.said.length > 0)
               .map((l) => (
                 <div
                   key={l.id}
@@ -153,10 +155,10 @@ export function SupplyTab({ report }: { report: PowerReport }) {
                   <span className="sev" aria-hidden="true">
                     {l.single && l.lost.length ? '✕' : '!'}
                   </span>
-                  <div>{l.sentence}</div>
+                  <div>{l.said.map(words).join(' ')}</div>
                 </div>
               ))}
-            {r.lines.every((l) => !l.sentence) && <p className="dim">Nothing hangs on one part.</p>}
+            {r.lines.every((l) => l.said.length === 0) && <p className="dim">Nothing hangs on one part.</p>}
           </section>
         )}
         {r && r.volts.length > 0 && (
@@ -165,7 +167,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
             {r.volts.map((v) => (
               <div key={v.id} style={{ fontSize: '0.8rem', color: v.ok ? undefined : 'var(--stop)' }}>
                 {v.ok ? '' : '✕ '}
-                {v.sentence}
+                {words(v.said)}
               </div>
             ))}
           </section>
@@ -180,7 +182,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
         {report.torque && (
           <section className="block" aria-label="Torque roll">
             <h2>Torque roll, full throttle at 1.2 times the stall</h2>
-            <p style={{ margin: '0 0 4px' }}>{report.torque.words}</p>
+            <p style={{ margin: '0 0 4px' }}>{words(report.torque.said)}</p>
             <p className="dim" style={{ margin: '0 0 4px', fontSize: '0.78rem' }}>
               {report.torque.gyro}
             </p>
@@ -238,6 +240,7 @@ function Feeds({ row }: { row: number }) {
 }
 
 function Swaps({ report }: { report: PowerReport }) {
+  const words = useSentence();
   const document = useWorkspace((w) => w.content.document);
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
@@ -388,12 +391,12 @@ function Swaps({ report }: { report: PowerReport }) {
       )}
       {effect && (
         <div style={{ marginTop: 8 }} role="status">
-          <b>{effect.e.fix.label}</b>
+          <b>{words(effect.e.fix.label)}</b>
           {effect.of !== document ? ' (for the design before your last change)' : ''}:{' '}
           {summary(effect.e, units)}
           {effect.e.findings.length > 0 && (
             <div className="stoptext" style={{ fontSize: '0.8rem' }}>
-              {effect.e.findings.join(' ')}
+              {effect.e.findings.map(words).join(' ')}
             </div>
           )}{' '}
           <Button

@@ -1,5 +1,6 @@
 'use client';
 /** Another layout at the size of this one, a first guess from proven models, and what car, printer and sheet allow. */
+import { Sentence } from '../../parts/Sentence';
 import { Button, Modal } from '@mantine/core';
 import { useState } from 'react';
 import {
@@ -168,8 +169,11 @@ export function References() {
           </Button>
           {mass !== undefined &&
             beyondModels(design, list, mass).map((s) => (
-              <div key={s} style={{ color: 'var(--look)', fontSize: '0.8rem', marginTop: 4 }}>
-                ▲ {s}
+              <div
+                key={String(s.fields.what)}
+                style={{ color: 'var(--look)', fontSize: '0.8rem', marginTop: 4 }}
+              >
+                ▲ <Sentence of={s} />
               </div>
             ))}
           <div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>

@@ -1,5 +1,6 @@
 'use client';
 /** The stall in words, and what would change its order. */
+import { Sentence } from '../../parts/Sentence';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { LayoutAdvice, LayoutReport } from '@skiametra/core/assess';
@@ -118,7 +119,7 @@ export function StallRemedies() {
           </div>
           {a.washoutFix && (
             <Button size="compact-xs" variant="default" onClick={() => apply(a.washoutFix!.changes)}>
-              {a.washoutFix.label}
+              <Sentence of={a.washoutFix.label} />
             </Button>
           )}
           {a.sections.slice(0, 3).map((s) => (
@@ -128,17 +129,29 @@ export function StallRemedies() {
               {Math.abs(s.lostLift).toFixed(2)}.
             </div>
           ))}
-          {a.tail && <div>{a.tail.sentence}</div>}
+          {a.tail && (
+            <div>
+              <Sentence of={a.tail.said} />
+            </div>
+          )}
           {a.tailFix && (
             <Button size="compact-xs" variant="default" onClick={() => apply(a.tailFix!.changes)}>
-              {a.tailFix.label}
+              <Sentence of={a.tailFix.label} />
             </Button>
           )}
-          {a.fin && <div>{a.fin.sentence}</div>}
-          {a.decalage && <div>{a.decalage.sentence}</div>}
+          {a.fin && (
+            <div>
+              <Sentence of={a.fin.said} />
+            </div>
+          )}
+          {a.decalage && (
+            <div>
+              <Sentence of={a.decalage.said} />
+            </div>
+          )}
           {a.decalage && (
             <Button size="compact-xs" variant="default" onClick={() => apply(a.decalage!.fix.changes)}>
-              {a.decalage.fix.label}
+              <Sentence of={a.decalage.fix.label} />
             </Button>
           )}
         </div>
