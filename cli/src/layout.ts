@@ -1,6 +1,7 @@
 /** `skia surfaces` and `skia balance`: lift, stall, stability, modes, limits and the solver's proposal as JSON. */
 import { sentence } from '@skiametra/core/words';
-import { assess, layoutReport, entryOf, type LayoutReport, StepCache } from '@skiametra/core/assess';
+import { assess, entryOf, StepCache } from '@skiametra/core/assess';
+import { layoutReport, type LayoutReport } from '@skiametra/core/views';
 import { hovers, type DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
 import { UsageError } from './usage';

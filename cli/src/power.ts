@@ -1,7 +1,8 @@
 /** `skia power`, `skia propeller`, `skia rubber`: the drive of a design, one propeller, one run on rubber, as JSON. */
 import { sentence } from '@skiametra/core/words';
 import { airAt, G0 } from '@skiametra/core/air';
-import { assess, powerReport, StepCache } from '@skiametra/core/assess';
+import { assess, StepCache } from '@skiametra/core/assess';
+import { powerReport } from '@skiametra/core/views';
 import { hovers, factorsOf, type DesignDocument, powertrainOf } from '@skiametra/core/design';
 import {
   bladeLoad,

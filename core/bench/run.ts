@@ -2,16 +2,8 @@
  * The performance budget as one JSON table. Each row is a median over repeats in this run; `ratio` is against one
  * dense 200 x 200 `luInPlace` of the same run, so that machines can be compared. Speed is judged by ratios.
  */
-import {
-  assess,
-  assessQuickly,
-  evaluate,
-  layoutReport,
-  modelOf,
-  powerReport,
-  StepCache,
-  type QuantityRef,
-} from '../src/assess';
+import { assess, assessQuickly, evaluate, modelOf, StepCache, type QuantityRef } from '../src/assess';
+import { layoutReport, powerReport } from '../src/views';
 import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath, powertrainOf } from '../src/design';
 import { luInPlace } from '../src/numeric';

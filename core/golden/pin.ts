@@ -4,7 +4,8 @@
  * their length and every seventh entry.
  */
 import { sentence, type AnySaid } from '../src/words';
-import { assess, INPUT_IDS, layoutReport, powerReport, StepCache, type LedgerEntry } from '../src/assess';
+import { assess, INPUT_IDS, StepCache, type LedgerEntry } from '../src/assess';
+import { layoutReport, powerReport } from '../src/views';
 import { FACTOR_IDS, type DesignDocument } from '../src/design';
 
 export type Pinned = Record<string, number | string | boolean | null>;

@@ -4,7 +4,7 @@ import { driveFitted } from '@skiametra/core/design';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { StationFindings } from '../parts/Findings';
 import { StatePicker } from '../parts/StatePicker';
 import { Readings } from '../parts/Reading';

@@ -1,7 +1,7 @@
 'use client';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMemo, useState, type CSSProperties } from 'react';
-import { sectionWork } from '@skiametra/core/assess';
+import { sectionWork } from '@skiametra/core/views';
 import { sparOf, type SectionChoice } from '@skiametra/core/design';
 import { contourFacts } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';

@@ -2,18 +2,20 @@
 import {
   assess,
   assessQuickly,
+  missingPolars,
+  modelOf,
+  type Ledger,
+  StepCache,
+} from '@skiametra/core/assess';
+import {
   fitSwap,
   growthReport,
   layoutAdvice,
   layoutReport,
-  missingPolars,
-  modelOf,
   powerReport,
   rubberAdvice,
   tryChanges,
-  type Ledger,
-  StepCache,
-} from '@skiametra/core/assess';
+} from '@skiametra/core/views';
 import {
   analyseAngles,
   flowPicture,

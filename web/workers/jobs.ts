@@ -1,15 +1,13 @@
 /** What the page may ask of the core's worker, and what comes back. */
+import type { Fix, Ledger, PolarTask } from '@skiametra/core/assess';
 import type {
-  Fix,
   GrowthReport,
   LayoutAdvice,
   LayoutReport,
-  Ledger,
-  PolarTask,
   PowerReport,
   SwapEffect,
   Trial,
-} from '@skiametra/core/assess';
+} from '@skiametra/core/views';
 import type {
   BenchBody,
   Calibration,

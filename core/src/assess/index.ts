@@ -15,21 +15,3 @@ export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';
 export { formulaNames, scoreStates, scoreRange } from './scoring';
-export { sectionWork } from './sectionWork';
-export type { SectionWork } from './sectionWork';
-export { layoutReport } from './layoutReport';
-export type { LayoutReport, StateRow } from './layoutReport';
-export { growthReport, layoutAdvice } from './layoutAdvice';
-export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
-export { powerReport } from './powerReport';
-export type {
-  GlideReport,
-  HoverReport,
-  PowerReport,
-  RubberReport,
-  SpeedRow,
-  SwapRow,
-  ThrottleRow,
-} from './powerReport';
-export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
-export type { SwapEffect, Trial } from './powerAdvice';

@@ -1,7 +1,7 @@
 'use client';
 /** Side and plan view on one axis with the items as dots sized by mass: what can move is dragged along its range; the solver's proposal stands as ghosts. */
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { LayoutReport } from '@skiametra/core/assess';
+import type { LayoutReport } from '@skiametra/core/views';
 import type { Design } from '@skiametra/core/design';
 import { threeViewLines } from '@skiametra/core/layout';
 import { itemMass, plannedItem, standsWherePut, type Move } from '@skiametra/core/mass';

@@ -4,7 +4,7 @@
  * stall: angle of attack upward, where each strip is attached, near its stall or stalled. Handles move by mouse and by arrow keys.
  */
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { LayoutReport } from '@skiametra/core/assess';
+import type { LayoutReport } from '@skiametra/core/views';
 import type { Design, Surface } from '@skiametra/core/design';
 import { threeViewLines } from '@skiametra/core/layout';
 import { isMirrored } from '@skiametra/core/surface';

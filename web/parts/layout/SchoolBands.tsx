@@ -1,6 +1,6 @@
 'use client';
 /** CG of every state with its uncertainty against the limits of each school, on one axis. */
-import type { LayoutReport } from '@skiametra/core/assess';
+import type { LayoutReport } from '@skiametra/core/views';
 import type { School } from '@skiametra/core/layout';
 import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
 

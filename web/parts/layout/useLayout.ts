@@ -1,6 +1,6 @@
 'use client';
 /** The layout report of the state that is looked at, remade after every assessment; the old one stays shown meanwhile. */
-import type { LayoutReport } from '@skiametra/core/assess';
+import type { LayoutReport } from '@skiametra/core/views';
 import { reportLayout } from '../../workers/coreClient';
 import { useLiveReport } from '../useLiveReport';
 

@@ -3,7 +3,8 @@
 import { Sentence } from '../../parts/Sentence';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { entryOf, type GrowthReport, type LayoutReport } from '@skiametra/core/assess';
+import { entryOf } from '@skiametra/core/assess';
+import { type GrowthReport, type LayoutReport } from '@skiametra/core/views';
 import {
   LEAVING,
   LEAVING_WORDS,

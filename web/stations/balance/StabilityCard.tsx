@@ -1,7 +1,7 @@
 'use client';
 /** What the numbers of stability mean for the pilot. */
 import { Sentence } from '../../parts/Sentence';
-import type { LayoutReport } from '@skiametra/core/assess';
+import type { LayoutReport } from '@skiametra/core/views';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';

@@ -3,7 +3,7 @@
 import { Sentence } from '../../parts/Sentence';
 import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import type { Link, Margin } from '@skiametra/core/power';
 import { formatNumber, formatQuantity, type UnitSystem } from '@skiametra/core/units';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';

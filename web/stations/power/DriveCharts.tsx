@@ -2,7 +2,8 @@
 /** One chart at a time of the drive: forces, efficiency, current, rpm, the pack run down, the bench. */
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { curveOf, entryOf, type PowerReport } from '@skiametra/core/assess';
+import { curveOf, entryOf } from '@skiametra/core/assess';
+import { type PowerReport } from '@skiametra/core/views';
 import { interpolateLinear } from '@skiametra/core/numeric';
 import { ChartFrame, type Series } from '../../parts/ChartFrame';
 import { measuredOf, useWorkspace } from '../../parts/workspace/useWorkspace';

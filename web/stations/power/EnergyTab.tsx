@@ -3,7 +3,7 @@
 import { Sentence } from '../../parts/Sentence';
 import { Checkbox } from '@mantine/core';
 import type { CSSProperties } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { LEG_KINDS, timedMission, type Mission } from '@skiametra/core/design';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { DocField } from '../../parts/QuantityField';

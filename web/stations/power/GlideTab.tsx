@@ -1,7 +1,7 @@
 'use client';
 /** Power off: speeds, reach against the wind, climb-and-glide cycles, a slope's winds. */
 import type { CSSProperties } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StatePicker } from '../../parts/StatePicker';

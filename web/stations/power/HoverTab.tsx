@@ -4,7 +4,7 @@ import { Sentence } from '../../parts/Sentence';
 import { drivesOf, hovers, withLift, withoutLift } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import type { CSSProperties } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';

@@ -4,7 +4,7 @@ import { sentence } from '@skiametra/core/words';
 import { powertrainOf, forwardAt } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
 import { useMemo, useRef, useState, type CSSProperties } from 'react';
-import type { PowerReport, Trial } from '@skiametra/core/assess';
+import type { PowerReport, Trial } from '@skiametra/core/views';
 import { quantityDef } from '@skiametra/core/assess';
 import { combinationChanges, partsFor } from '@skiametra/core/mass';
 import {

@@ -3,7 +3,7 @@
 import { powertrainOf, driveFitted } from '@skiametra/core/design';
 import { Button, Switch } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import type { RubberTrial } from '@skiametra/core/power';
 import { rubberSeason } from '@skiametra/core/trial';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';

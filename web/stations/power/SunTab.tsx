@@ -4,7 +4,7 @@ import { sentence } from '@skiametra/core/words';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import type { CSSProperties } from 'react';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StatePicker } from '../../parts/StatePicker';

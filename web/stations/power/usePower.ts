@@ -1,5 +1,5 @@
 'use client';
-import type { PowerReport } from '@skiametra/core/assess';
+import type { PowerReport } from '@skiametra/core/views';
 import { useLiveReport } from '../../parts/useLiveReport';
 import { reportPower } from '../../workers/coreClient';
 

@@ -1,7 +1,7 @@
 'use client';
 import { Button, FileButton } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
-import type { SectionWork } from '@skiametra/core/assess';
+import type { SectionWork } from '@skiametra/core/views';
 import type { Section, SectionChoice } from '@skiametra/core/design';
 import { gapBetween, limitSentence, type Polar } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';

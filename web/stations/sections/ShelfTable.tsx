@@ -1,7 +1,7 @@
 'use client';
 import { Button, NativeSelect } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import type { SectionWork } from '@skiametra/core/assess';
+import type { SectionWork } from '@skiametra/core/views';
 import type { SectionChoice } from '@skiametra/core/design';
 import { MERITS, rankSections, weightTurns, type Merit } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';

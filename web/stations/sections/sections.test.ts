@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sectionWork } from '@skiametra/core/assess';
+import { sectionWork } from '@skiametra/core/views';
 import { bitternDocument } from '@skiametra/core/demo';
 import { contourFacts, flatGap } from '@skiametra/core/section';
 import { specKey } from '../../workers/specKey';

@@ -1,7 +1,7 @@
 'use client';
 /** Polars of everything on the shelf, filled in as the workers finish; stopped on request or when the screen goes. */
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { SectionWork } from '@skiametra/core/assess';
+import type { SectionWork } from '@skiametra/core/views';
 import { modelOf } from '@skiametra/core/assess';
 import type { SectionChoice } from '@skiametra/core/design';
 import { meritsOf, type Contour, type Polar, type SectionMerits } from '@skiametra/core/section';

@@ -3,7 +3,7 @@
 import { Sentence } from '../../parts/Sentence';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
-import type { LayoutAdvice, LayoutReport } from '@skiametra/core/assess';
+import type { LayoutAdvice, LayoutReport } from '@skiametra/core/views';
 import { AILERON_RESERVE } from '@skiametra/core/surface';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';

@@ -4,18 +4,8 @@ import { bitternDocument, bitternSolarDocument, craneDocument, gnatDocument, waf
 import { setPath, type DesignDocument, powertrainOf, withSecondPack } from '../design';
 import { combinationChanges, partsFor } from '../mass';
 import { indexOfCombination, matchOne, prepareMatch } from '../power';
-import {
-  assess,
-  entryOf,
-  fitSwap,
-  powerReport,
-  rubberAdvice,
-  tryChanges,
-  type Ledger,
-  type PowerReport,
-  StepCache,
-  type QuantityId,
-} from './index';
+import { assess, entryOf, type Ledger, StepCache, type QuantityId } from '../assess';
+import { fitSwap, powerReport, rubberAdvice, tryChanges, type PowerReport } from './index';
 
 function reportOf(
   doc: DesignDocument,

@@ -17,10 +17,10 @@ import {
   sections as sectionsStep,
   shape,
 } from '../steps';
-import { assess, runOf } from './assess';
-import { entryOf, type Fix, type Ledger } from './ledger';
-import type { StepCache } from './cache';
-import { checkRequirements } from './requirements';
+import { assess, runOf } from '../assess';
+import { entryOf, type Fix, type Ledger } from '../assess';
+import type { StepCache } from '../assess';
+import { checkRequirements } from '../assess';
 
 export interface LayoutAdvice {
   wanted: number;

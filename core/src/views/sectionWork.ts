@@ -1,7 +1,7 @@
 /** Where the sections of a design work: Reynolds numbers at the stall and on the lap, and the lift carried there. */
 import { G0 } from '../air';
 import type { QuantityId } from '../steps';
-import { entryOf, type Ledger } from './ledger';
+import { entryOf, type Ledger } from '../assess';
 
 export interface SectionWork {
   /** rounded to two figures, so that small edits need no new polars */ atStall: number;

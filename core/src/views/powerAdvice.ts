@@ -8,10 +8,10 @@ import { fitChanges } from '../mass';
 import { DomainError } from '../numeric';
 import { flaringCurves, rubberTrials, type RubberTrial } from '../power';
 import { bladeSpeed, flyRubber, speeds } from '../steps';
-import { assess, runOf } from './assess';
-import { keyOf, type Fix, type Ledger, type LedgerEntry } from './ledger';
+import { assess, runOf } from '../assess';
+import { keyOf, type Fix, type Ledger, type LedgerEntry } from '../assess';
 import { rubberCase } from './rubberCase';
-import type { StepCache } from './cache';
+import type { StepCache } from '../assess';
 
 type Place = Pick<LedgerEntry, 'id' | 'state' | 'part'>;
 const placeOf = ({ id, state, part }: Place): Place => ({ id, state, part });

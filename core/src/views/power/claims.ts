@@ -1,8 +1,11 @@
-/** Claims of makers and plans held against each other and against what is computed. A claim that cannot be is pointed at, never corrected. */
-import { say, type Said } from '../words';
-import { G0 } from '../air';
-import type { Design } from '../design';
-import { idealHoverPower } from '../power';
+/**
+ * Claims of makers and plans held against each other and against what is computed. A claim that cannot be is pointed at,
+ * never corrected.
+ */
+import { say, type Said } from '../../words';
+import { G0 } from '../../air';
+import type { Design } from '../../design';
+import { idealHoverPower } from '../../power';
 
 export interface ClaimContext {
   density: number;

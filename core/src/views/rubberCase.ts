@@ -1,7 +1,7 @@
 /** What a flight on rubber of one state is made of, as it is known. */
 import type { Powertrain } from '../design';
 import { actingOnDrag, air, balance, dragTable, rubberBlades, shape, trust, type RubberCase } from '../steps';
-import type { Run } from './run';
+import type { Run } from '../assess';
 
 /** @param state id of a state of a design with a rubber motor */
 export function rubberCase(run: Run, state: string, rubber: NonNullable<Powertrain['rubber']>): RubberCase {

@@ -14,15 +14,8 @@ import {
 import { documentSchema, FACTOR_IDS, referenceProblems, setPath, type DesignDocument } from '../design';
 import { LAYOUT_TEMPLATES } from '../layout';
 import { planformOf } from '../surface';
-import {
-  assess,
-  entryOf,
-  growthReport,
-  layoutAdvice,
-  layoutReport,
-  StepCache,
-  type QuantityId,
-} from './index';
+import { assess, entryOf, StepCache, type QuantityId } from '../assess';
+import { growthReport, layoutAdvice, layoutReport } from './index';
 
 function report(
   doc: DesignDocument,

@@ -1,0 +1,18 @@
+export { layoutReport } from './layout/report';
+export type { LayoutReport } from './layout/report';
+export type { StateRow } from './layout/states';
+export { growthReport, layoutAdvice } from './layoutAdvice';
+export type { GrowthBreak, GrowthReport, LayoutAdvice } from './layoutAdvice';
+export { powerReport } from './power/report';
+export type { PowerReport } from './power/report';
+export type { SpeedRow, ThrottleRow } from './power/electric';
+export type { GlideReport } from './power/glide';
+export type { HoverReport } from './power/hover';
+export type { RubberReport } from './power/rubber';
+export type { SwapRow } from './power/swaps';
+export { claimQuestions } from './power/claims';
+export type { ClaimContext } from './power/claims';
+export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
+export type { SwapEffect, Trial } from './powerAdvice';
+export { sectionWork } from './sectionWork';
+export type { SectionWork } from './sectionWork';

@@ -1,0 +1,122 @@
+/** Hover, one weak motor, the change to the wing, and what each way of travelling takes. */
+import { say, type Said } from '../../words';
+import { G0 } from '../../air';
+import { powertrainOf, timedLegs } from '../../design';
+import {
+  hoverPoint,
+  operateForThrust,
+  rotorCruisePower,
+  transition,
+  weakRotor,
+  type Drive,
+  type HoverPoint,
+  type Transition,
+  type WeakRotor,
+} from '../../power';
+
+import { type Scene } from './scene';
+
+export interface HoverReport {
+  point: HoverPoint;
+  rotors: number;
+  weak: WeakRotor | null;
+  lost: WeakRotor | null;
+  transition: Transition | null;
+  changeSpeed: number;
+  sentences: Said[];
+  compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
+}
+
+export const CHANGE = 1.2;
+
+export function hoverPart(s: Scene, lift: Drive): HoverReport {
+  const { design, state } = s,
+    law = powertrainOf(design).lift?.law ?? 'duty',
+    reserve = design.flight.reserve;
+  const point = hoverPoint(lift, state.mass, G0, law, reserve),
+    W = state.mass * G0;
+  const arms = (powertrainOf(design).rotors ?? []).map((r) => ({
+    x: r.x - state.x,
+    y: r.y - state.y,
+    most: point.maxThrust / lift.count,
+  }));
+  const weak = arms.length >= 3 ? weakRotor(arms, W, 0.7) : null,
+    lost = arms.length >= 3 ? weakRotor(arms, W, 0) : null;
+  const own = s.drive && s.drive !== lift ? s.drive : null;
+  const idleRotors = design.dragItems
+    .filter((d) => d.part?.kind === 'lift rotor')
+    .reduce((a, d) => a + d.dragArea, 0);
+  const change = own
+    ? transition(lift, own, {
+        mass: state.mass,
+        gravity: G0,
+        stall: s.stall,
+        margin: CHANGE,
+        drag: (v, l) => s.drag(v, l),
+        rotorDragArea: 1.5 * idleRotors,
+      })
+    : null;
+  const sentences: Said[] = [];
+  if (weak)
+    sentences.push(say(weak.margin < 1 ? 'weak-motor-falls' : 'weak-motor-holds', { margin: weak.margin }));
+  if (lost && lost.margin < 1) sentences.push(say('lost-motor', {}));
+  if (change)
+    sentences.push(
+      change.status === 'done'
+        ? say('changes-over', {
+            speed: change.speed,
+            times: CHANGE,
+            time: change.time,
+            distance: change.distance,
+            energy: change.energy,
+            least: CHANGE * s.stall,
+          })
+        : say('no-change-over', { least: CHANGE * s.stall, times: CHANGE }),
+    );
+  return {
+    point,
+    rotors: lift.count,
+    weak,
+    lost,
+    transition: change,
+    changeSpeed: CHANGE * s.stall,
+    sentences,
+    compare: own ? compareModes(s, lift, own, point, change, idleRotors) : null,
+  };
+}
+
+/** The same distance on the wing and on the rotors, and what the stopped rotors and their motors cost the wing. */
+export function compareModes(
+  s: Scene,
+  lift: Drive,
+  cruise: Drive,
+  point: HoverPoint,
+  change: Transition | null,
+  idleRotors: number,
+): HoverReport['compare'] {
+  const { design, speed, state } = s,
+    plan = timedLegs(s.brief)
+      .filter((p) => p.kind === 'cruise')
+      .reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
+  const distance = plan > 0 ? plan : 2000,
+    seconds = distance / speed;
+  const drag = s.drag(speed),
+    power = operateForThrust(cruise, drag, speed).power;
+  const q = 0.5 * s.air.density * speed * speed;
+  const lifting = new Set(
+    design.items
+      .filter((i) => i.part?.kind === 'lift motor' || i.part?.kind === 'lift rotor')
+      .map((i) => i.id),
+  );
+  const carried = state.points.filter((p) => lifting.has(p.id)).reduce((a, p) => a + p.mass, 0);
+  const light = s.drag(speed, (state.mass - carried) * G0) - q * idleRotors * s.f.dragArea;
+  const without = operateForThrust(cruise, Math.max(0, light), speed).power;
+  const areaOf = drag / q;
+  return {
+    distance,
+    speed,
+    wing: power * seconds + 2 * (change?.status === 'done' ? change.energy : 0),
+    rotors: rotorCruisePower(lift, state.mass, G0, speed, areaOf, point.overall) * seconds,
+    unused: (power - without) * seconds,
+  };
+}
