@@ -7,7 +7,7 @@
 import { say, type Said } from '../words';
 import { packOf } from './battery';
 import { ESC_VOLTS, type PartsList } from './catalogue';
-import { buildDrive, operate, operateForThrust, type Drive } from './electric';
+import { buildDrive, operate, operateForThrust, type Drive, type DriveParts } from './electric';
 import { TIP_LIMIT } from './driveChain';
 import { propellerCurve, type PropellerCurve } from './propeller';
 
@@ -20,6 +20,7 @@ export interface MatchTask {
   density: number;
   soundSpeed: number;
   gravity: number;
+  /** between pack and controller, as it is laid now */ wire?: DriveParts['wire'];
   avionics: number;
   reserve: number;
   factors: { thrust: number; electricalLoss: number; capacity: number; torque: number };
@@ -179,6 +180,7 @@ export function matchOne(parts: PartsList, bench: MatchBench, t: MatchTask, inde
     motor: motor.data,
     propeller: { ...prop.data, x: 0, z: 0 },
     avionicsCurrent: t.avionics,
+    ...(t.wire ? { wire: t.wire } : {}),
   };
   const d = buildDrive(power as Parameters<typeof buildDrive>[0], t.density, t.factors, curve);
   const still = operate(d, 1, 0),

@@ -36,6 +36,7 @@ export function matchTask(s: Scene, d: Drive): MatchTask {
     soundSpeed: air.soundSpeed,
     gravity: G0,
     avionics: powertrainOf(design).avionicsCurrent,
+    ...(powertrainOf(design).wire ? { wire: powertrainOf(design).wire } : {}),
     reserve: design.flight.reserve,
     factors: { thrust: f.thrust, electricalLoss: f.electricalLoss, capacity: f.capacity, torque: f.torque },
     strip: brief.site.stripLength,
