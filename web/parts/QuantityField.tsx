@@ -30,6 +30,8 @@ interface Props {
   hideUnit?: boolean;
   basis?: { value: Basis; onChange: (b: Basis) => void };
   hint?: string;
+  /** what is usual [SI]: outside it a word says so */ usual?: readonly [number, number];
+  /** nudge in the shown unit */ step?: number;
 }
 
 /** The one field for numbers: units, small sums, arrow keys to nudge, Escape to restore, a wrong entry says why and stays. */
@@ -43,6 +45,8 @@ export function QuantityField({
   hideUnit,
   basis,
   hint,
+  usual,
+  step: own,
 }: Props) {
   const id = useId();
   const system = useWorkspace((w) => w.units);
@@ -81,7 +85,7 @@ export function QuantityField({
     sentence && sentence.replace(/⟦([^⟧]*)⟧/g, (_, si: string) => formatQuantity(Number(si), kind, system));
   const nudge = (sign: number, big: boolean) => {
     const now = value ?? 0;
-    const step = KINDS[kind].step * (big ? 10 : 1);
+    const step = (own ?? KINDS[kind].step) * (big ? 10 : 1);
     const si = fromShown(Number((toShown(now, unit) + sign * step).toPrecision(10)), unit);
     const refused = onCommit(si);
     setError(inUnits(refused));
@@ -124,6 +128,11 @@ export function QuantityField({
         />
         {!hideUnit && unitLabel(unit) && <span className="unit">{unitLabel(unit)}</span>}
       </div>
+      {!error && !hideLabel && usual && value !== null && !(value >= usual[0] && value <= usual[1]) && (
+        <div className="dim usual">
+          usual: {formatQuantity(usual[0], kind, system)} to {formatQuantity(usual[1], kind, system)}
+        </div>
+      )}
       {error && (
         <div className="err" id={`${id}-e`} role="alert">
           {error}
@@ -220,7 +229,9 @@ export function DocField({
       kind={kind}
       hideLabel={hideLabel}
       hideUnit={hideUnit}
-      hint={hint}
+      hint={hint ?? declared?.help}
+      usual={declared?.usual}
+      step={declared?.step}
       onCommit={(si) => edit({ type: 'set', path, value: si })}
       onClear={
         optional

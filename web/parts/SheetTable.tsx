@@ -3,7 +3,7 @@
 import { ActionIcon, Button } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { getPath, withoutMarks } from '@skiametra/core/design';
+import { documentField, getPath, withoutMarks } from '@skiametra/core/design';
 import { parseQuantity, shownUnit, unitLabel, type KindName } from '@skiametra/core/units';
 import { knownComma } from './CommaQuestion';
 import { DocField, TextCell } from './QuantityField';
@@ -19,7 +19,8 @@ export interface Column {
     | { type: 'text' }
     | {
         type: 'quantity';
-        kind: KindName | ((row: Record<string, unknown>) => KindName);
+        /** as the schema declares the leaf, where left out */
+        kind?: KindName | ((row: Record<string, unknown>) => KindName);
         /** emptying the cell takes the number out, or makes it null */ optional?: boolean | 'null';
       }
     | { type: 'choice'; options: readonly { value: string; label: string }[] }
@@ -71,6 +72,13 @@ function widthOf(columns: readonly Column[]): number | undefined {
   return asked.every((w): w is number => w !== null) ? asked.reduce((s, w) => s + w, 26) : undefined;
 }
 
+/** Kind of a column in a row; null where it holds no number. */
+function kindOfColumn(c: Column, row: Record<string, unknown>, path: string): KindName | null {
+  if (c.cell.type !== 'quantity') return null;
+  if (typeof c.cell.kind === 'function') return c.cell.kind(row);
+  return c.cell.kind ?? documentField(`${path}.0.${c.key}`.replace(/^document\./, ''))?.kind ?? 'ratio';
+}
+
 export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0, footer }: Props) {
   const rows = (useWorkspace((w) => getPath(w.content, path)) as Record<string, unknown>[] | undefined) ?? [];
   const edit = useWorkspace((w) => w.edit);
@@ -79,8 +87,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
   const person = useWorkspace((w) => w.person.id);
   const [removal, setRemoval] = useState<Removal | null>(null);
   const removalOf = useRemoval(path);
-  const kindOf = (c: Column, row: Record<string, unknown>): KindName | null =>
-    c.cell.type !== 'quantity' ? null : typeof c.cell.kind === 'function' ? c.cell.kind(row) : c.cell.kind;
+  const kindOf = (c: Column, row: Record<string, unknown>): KindName | null => kindOfColumn(c, row, path);
 
   const paste = (e: ClipboardEvent<HTMLTableElement>) => {
     const text = e.clipboardData.getData('text/plain');
@@ -138,7 +145,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
             {columns.map((c) => {
               const k = kindOf(c, rows[0] ?? {});
               const u =
-                k && typeof (c.cell as { kind: unknown }).kind === 'string'
+                k && typeof (c.cell as { kind: unknown }).kind !== 'function'
                   ? unitLabel(shownUnit(k, units))
                   : '';
               return (
@@ -174,7 +181,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                         path={at}
                         kind={kind}
                         hideLabel
-                        hideUnit={typeof (c.cell as { kind: unknown }).kind === 'string'}
+                        hideUnit={typeof (c.cell as { kind: unknown }).kind !== 'function'}
                         optional={c.cell.type === 'quantity' ? c.cell.optional : false}
                       />
                     ) : c.cell.type === 'text' ? (

@@ -8,7 +8,7 @@ const D = 'document.design';
 const place = (key: string, label: string): Column => ({
   key,
   label,
-  cell: { type: 'quantity', kind: 'length', optional: 'null' },
+  cell: { type: 'quantity', optional: 'null' },
 });
 const SENSES = [
   { value: '', label: 'not said' },
@@ -42,12 +42,12 @@ export function ThrusterTable() {
         place('x', 'x'),
         place('y', 'y'),
         place('z', 'z'),
-        { key: 'down', label: 'Down', cell: { type: 'quantity', kind: 'angle', optional: true }, width: 56 },
+        { key: 'down', label: 'Down', cell: { type: 'quantity', optional: true }, width: 56 },
         { key: 'turns', label: 'Turns', cell: { type: 'choice', options: SENSES }, width: 64 },
         {
           key: 'diameter',
           label: 'Across',
-          cell: { type: 'quantity', kind: 'length', optional: true },
+          cell: { type: 'quantity', optional: true },
         },
         // with a drive described its thrust is computed, under Power
         ...(lift
@@ -56,7 +56,7 @@ export function ThrusterTable() {
               {
                 key: 'maxThrust',
                 label: 'Thrust',
-                cell: { type: 'quantity' as const, kind: 'force' as const, optional: true as const },
+                cell: { type: 'quantity' as const, optional: true as const },
               },
             ]),
       ]}

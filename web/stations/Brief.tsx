@@ -62,9 +62,9 @@ export function Brief() {
             newRow={() => ({ name: `best${Date.now() % 10000}`, low: 1, likely: 1, high: 1, note: '' })}
             columns={[
               { key: 'name', label: 'Name', cell: { type: 'text' }, width: 120 },
-              { key: 'low', label: 'Low', cell: { type: 'quantity', kind: 'points' }, width: 70 },
-              { key: 'likely', label: 'Likely', cell: { type: 'quantity', kind: 'points' }, width: 70 },
-              { key: 'high', label: 'High', cell: { type: 'quantity', kind: 'points' }, width: 70 },
+              { key: 'low', label: 'Low', cell: { type: 'quantity' }, width: 70 },
+              { key: 'likely', label: 'Likely', cell: { type: 'quantity' }, width: 70 },
+              { key: 'high', label: 'High', cell: { type: 'quantity' }, width: 70 },
               { key: 'note', label: 'Where from', cell: { type: 'text' } },
             ]}
           />

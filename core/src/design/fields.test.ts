@@ -49,6 +49,15 @@ describe('fields', () => {
     '%j is no number',
     (path) => expect(documentField(path)).toBeNull(),
   );
+  it('what is usual is a range, and found by the path of the leaf', () => {
+    const usual = numbersOf(documentSchema).filter((n) => n.field?.usual);
+    expect(usual.length).toBeGreaterThan(15);
+    for (const { path, field } of usual) {
+      const [low, high] = field!.usual!;
+      expect(low, path).toBeLessThan(high);
+      expect(documentField(path.replaceAll('*', '0')), path).toEqual(field);
+    }
+  });
   it('records of tests answer, too', () => {
     expect(testField('record.groundRun')?.kind).toBe('distance');
     expect(testField('record.laps.2')?.kind).toBe('time');

@@ -1,6 +1,7 @@
 /**
- * What the numbers of the document are: kind of quantity, name and, where a name is not enough, a word of help. Declared on
- * the schema's own leaves, and read by change lists, the published JSON Schema and fields that are given a path alone.
+ * What the numbers of the document are: kind of quantity, name and, where that is not enough, a word of help, what is usual,
+ * a step. Declared on the schema's own leaves, and read by change lists, the published JSON Schema, tables and fields that
+ * are given a path alone.
  */
 import { z } from 'zod';
 import { KINDS, type KindName } from '../units';
@@ -9,14 +10,23 @@ export interface Field {
   readonly kind: KindName;
   readonly label: string;
   readonly help?: string;
+  /** what is usual [SI], common practice unless the help names a source: outside it is asked about, never refused */
+  readonly usual?: readonly [low: number, high: number];
+  /** nudge of an arrow key in the shown unit, where that of the kind is too coarse or too fine */
+  readonly step?: number;
 }
 
 export const FIELDS = z.registry<Field>();
 
 /** A leaf of the schema with what it is. A copy: one plain number may stand in many places. */
-export function field<S extends z.ZodType>(schema: S, kind: KindName, label: string, help?: string): S {
+export function field<S extends z.ZodType>(
+  schema: S,
+  kind: KindName,
+  label: string,
+  more: Pick<Field, 'help' | 'usual' | 'step'> = {},
+): S {
   const own = schema.clone() as S;
-  FIELDS.add(own, { kind, label, ...(help === undefined ? {} : { help }) });
+  FIELDS.add(own, { kind, label, ...more });
   return own;
 }
 

@@ -169,7 +169,7 @@ export const referenceSchema = z.strictObject({
   note: label,
   span: field(above(20), 'length', 'span'),
   area: field(above(40), 'area', 'area'),
-  mass: field(above(500), 'mass', 'mass').nullable(),
+  mass: field(above(500), 'allUpMass', 'mass').nullable(),
   tailArea: field(above(20), 'area', 'tail area').nullable(),
   tailArm: field(above(20), 'length', 'tail arm').nullable(),
   finArea: field(above(20), 'area', 'fin area').nullable(),

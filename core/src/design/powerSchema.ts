@@ -13,13 +13,18 @@ export const packSchema = z.strictObject({
   series: field(z.int().min(1).max(14), 'count', 'cells in series'),
   parallel: field(z.int().min(1).max(10), 'count', 'cells in parallel'),
   /** of the whole pack [A s] */ capacity: field(above(1e6), 'charge', 'capacity'),
-  /** of one cell [ohm] */ cellResistance: field(between(0.0001, 1), 'resistance', 'resistance of a cell'),
+  /** of one cell [ohm] */ cellResistance: field(between(0.0001, 1), 'resistance', 'resistance of a cell', {
+    usual: [0.0005, 0.1],
+  }),
   /** largest current as a multiple of capacity per hour */ maxC: field(
     above(200),
     'ratio',
     'largest current over capacity per hour',
+    { usual: [3, 120] },
   ),
-  /** share of the charge that may be used */ usable: field(between(0.05, 1), 'percent', 'usable share'),
+  /** share of the charge that may be used */ usable: field(between(0.05, 1), 'percent', 'usable share', {
+    usual: [0.6, 0.95],
+  }),
   chemistry: chemistry.optional(),
   /** of the cells [K] */ temperature: field(
     between(250, 335),
@@ -55,7 +60,7 @@ export const motorSchema = z.strictObject({
     'volts of the no-load reading',
   ).optional(),
   gear: field(above(20), 'ratio', 'gear ratio').optional(),
-  gearEfficiency: field(between(0.5, 1), 'percent', 'gear efficiency').optional(),
+  gearEfficiency: field(between(0.5, 1), 'percent', 'gear efficiency', { usual: [0.88, 0.99] }).optional(),
   mass: field(above(20), 'mass', 'mass').optional(),
   maxTemperature: field(between(320, 500), 'temperature', 'largest winding temperature').optional(),
   cooling: field(between(0, 1), 'ratio', 'share of the air stream').optional(),
@@ -84,7 +89,7 @@ const bladeFields = {
   /** pitch by r/R where it is not the same everywhere */ pitchAt: z
     .array(
       z.strictObject({
-        r: field(between(0.1, 1), 'ratio', 'r/R'),
+        r: field(between(0.1, 1), 'percent', 'r/R'),
         pitch: field(above(3), 'length', 'pitch'),
       }),
     )
@@ -135,7 +140,7 @@ export const rubberSchema = z.strictObject({
   thickness: field(above(0.02), 'rubberSize', 'strip thickness'),
   strands: field(z.int().min(2).max(80), 'count', 'strands'),
   /** of the made-up motor, relaxed [m] */ length: field(above(5), 'length', 'length of the made-up motor'),
-  density: field(between(700, 1300), 'density', 'density of the rubber'),
+  density: field(between(700, 1300), 'density', 'density of the rubber', { usual: [900, 960] }),
   lubricated: z.boolean(),
   /** turns at which such a motor breaks, found by breaking one; computed where not given */ breakTurns:
     field(above(20000), 'count', 'turns at breaking').optional(),
@@ -143,6 +148,7 @@ export const rubberSchema = z.strictObject({
     between(0.1, 1),
     'percent',
     'share of the breaking turns wound',
+    { usual: [0.6, 0.95] },
   ),
   /** turns let off again before the launch */ backedOff: field(between(0, 5000), 'count', 'turns let off'),
   /** turns of the motor for one of the winder's crank */ winder: field(
@@ -197,6 +203,7 @@ export const solarSchema = z.strictObject({
     between(0.05, 1),
     'percent',
     'light through haze',
+    { usual: [0.3, 1] },
   ),
   /** cells above the air's temperature [K] */ warming: field(
     between(0, 60),

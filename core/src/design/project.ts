@@ -44,7 +44,9 @@ export function projectJsonSchema(): Record<string, unknown> {
         if (!known) return;
         const unit = storedUnit(known.kind);
         jsonSchema.title = known.label;
-        jsonSchema.description = [unit && `[${unit}]`, known.help].filter(Boolean).join(' ') || undefined;
+        const usual = known.usual && `usual: ${known.usual[0]} to ${known.usual[1]}`;
+        jsonSchema.description =
+          [unit && `[${unit}]`, known.help, usual].filter(Boolean).join(' ') || undefined;
         if (unit) jsonSchema['x-unit'] = unit;
       },
     }),

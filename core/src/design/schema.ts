@@ -34,15 +34,16 @@ export type Basis = z.infer<typeof basisSchema>;
 const siteSchema = z.strictObject({
   elevation: field(between(-400, 5000), 'distance', 'elevation'),
   temperature: field(between(230, 330), 'temperature', 'temperature'),
-  wind: field(between(0, 25), 'speed', 'wind along the course'),
+  wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
   stripLength: field(above(2000), 'distance', 'strip length'),
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
-  rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction'),
+  rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction', { usual: [0.02, 0.2], step: 0.005 }),
   /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: field(
     between(0, 0.9),
     'ratio',
     'braking friction',
+    { usual: [0.2, 0.7], step: 0.01 },
   ).optional(),
   /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
   spread: z
@@ -75,9 +76,9 @@ export const requirementSchema = z
 
 const rivalSchema = z.strictObject({
   name: id,
-  low: field(finite, 'ratio', 'low'),
-  likely: field(finite, 'ratio', 'likely'),
-  high: field(finite, 'ratio', 'high'),
+  low: field(finite, 'points', 'low'),
+  likely: field(finite, 'points', 'likely'),
+  high: field(finite, 'points', 'high'),
   note: label,
 });
 
@@ -224,7 +225,9 @@ const stationSchema = z.strictObject({
     'leading edge above the origin',
   ),
   chord: field(above(5), 'length', 'chord'),
-  /** leading edge up positive [rad] */ twist: field(between(-0.6, 0.6), 'angle', 'twist'),
+  /** leading edge up positive [rad] */ twist: field(between(-0.6, 0.6), 'angle', 'twist', {
+    usual: [-0.11, 0.06],
+  }),
   section: id,
 });
 export type Station = z.infer<typeof stationSchema>;
@@ -238,9 +241,9 @@ const controlSchema = z.strictObject({
   from: field(between(0, 1), 'percent', 'from, of the half span'),
   to: field(between(0, 1), 'percent', 'to, of the half span'),
   /** control chord / local chord */
-  chordFraction: field(between(0.02, 1), 'percent', 'share of the chord'),
+  chordFraction: field(between(0.02, 1), 'percent', 'share of the chord', { usual: [0.12, 0.5] }),
   /** largest deflection either way [rad] */
-  maxDeflection: field(between(0, 1.2), 'angle', 'largest deflection'),
+  maxDeflection: field(between(0, 1.2), 'angle', 'largest deflection', { usual: [0.17, 0.7] }),
   /** downward travel over upward travel of an aileron; 1 is no differential */ differential: field(
     between(0, 1),
     'ratio',
@@ -267,7 +270,7 @@ export const surfaceSchema = z.strictObject({
   ).optional(),
   /** stands on both sides; by default all but fins in the middle */ mirror: z.boolean().optional(),
   z: field(between(-5, 5), 'length', 'height'),
-  incidence: field(between(-0.4, 0.4), 'angle', 'incidence'),
+  incidence: field(between(-0.4, 0.4), 'angle', 'incidence', { usual: [-0.06, 0.09] }),
   stations: z
     .array(stationSchema)
     .min(2)
@@ -327,7 +330,7 @@ export const itemSchema = z.strictObject({
       core: z
         .strictObject({
           density: field(above(20000), 'density', 'core density'),
-          infill: field(between(0, 1), 'percent', 'infill'),
+          infill: field(between(0, 1), 'percent', 'infill', { usual: [0.03, 0.5] }),
         })
         .nullable(),
       covering: z.strictObject({ perArea: field(between(0, 10), 'arealMass', 'covering') }).nullable(),
@@ -430,18 +433,24 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   structure: z.strictObject({
     members: z.array(memberSchema).max(40),
-    requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked'),
+    requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked', { usual: [2, 10] }),
     requiredNegative: field(between(0, 20), 'loadFactor', 'downward load factor asked'),
-    /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor'),
+    /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor', {
+      usual: [1.25, 2],
+      step: 0.05,
+    }),
   }),
   flight: z.strictObject({
     /** bank in the turns of a lap [rad] */ turnBank: field(between(0.1, 1.4), 'angle', 'bank in the turns'),
     /** throttle on the laps, 0 to 1 */ lapThrottle: field(between(0.1, 1), 'percent', 'lap throttle'),
-    /** share of usable charge kept back */ reserve: field(between(0, 0.8), 'percent', 'reserve'),
+    /** share of usable charge kept back */ reserve: field(between(0, 0.8), 'percent', 'reserve', {
+      usual: [0.1, 0.4],
+    }),
     /** lift-off speed over stall speed */ liftOffFactor: field(
       between(1, 1.6),
       'ratio',
       'lift-off over stall speed',
+      { usual: [1.1, 1.3], step: 0.01 },
     ),
     /** lift coefficient while rolling on the ground */ groundCl: field(
       between(-0.5, 1.5),
@@ -452,8 +461,9 @@ export const designSchema = z.strictObject({
       between(-0.2, 0.6),
       'chordPercent',
       'least margin wanted',
+      { usual: [0.03, 0.15] },
     ),
-    marginMax: field(between(-0.1, 0.9), 'chordPercent', 'largest margin wanted'),
+    marginMax: field(between(-0.1, 0.9), 'chordPercent', 'largest margin wanted', { usual: [0.1, 0.35] }),
     /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: field(
       between(0, 0.3),
       'angle',

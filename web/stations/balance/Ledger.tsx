@@ -334,7 +334,7 @@ function Scale() {
             label: 'In',
             cell: { type: 'choice', options: states.map((l) => ({ value: l.id, label: l.name })) },
           },
-          { key: 'mass', label: 'Scale says', cell: { type: 'quantity', kind: 'allUpMass' }, width: 100 },
+          { key: 'mass', label: 'Scale says', cell: { type: 'quantity' }, width: 100 },
           { key: 'note', label: 'Note', cell: { type: 'text' } },
         ]}
       />
@@ -370,7 +370,7 @@ export function Payload() {
           newRow={() => ({ id: freshId('state', states), name: 'New state', count: 1 })}
           columns={[
             { key: 'name', label: 'Name', cell: { type: 'text' } },
-            { key: 'count', label: 'Units', cell: { type: 'quantity', kind: 'count' }, width: 80 },
+            { key: 'count', label: 'Units', cell: { type: 'quantity' }, width: 80 },
           ]}
         />
       </details>
@@ -411,9 +411,9 @@ function ScaleReadings({ index }: { index: number }) {
         path={`${P}.readings`}
         caption={`Scale readings of weighing ${index + 1}`}
         columns={[
-          { key: 'x', label: 'Scale under x', cell: { type: 'quantity', kind: 'length' } },
-          { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
-          { key: 'mass', label: 'Reads', cell: { type: 'quantity', kind: 'mass' } },
+          { key: 'x', label: 'Scale under x', cell: { type: 'quantity' } },
+          { key: 'y', label: 'y', cell: { type: 'quantity' } },
+          { key: 'mass', label: 'Reads', cell: { type: 'quantity' } },
         ]}
       />
       {cg && (

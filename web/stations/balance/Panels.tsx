@@ -220,7 +220,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
                 label: 'Item',
                 cell: { type: 'choice', options: items.map((q) => ({ value: q.id, label: q.name })) },
               },
-              { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'x', label: 'x', cell: { type: 'quantity' } },
             ]}
           />
         )}
@@ -755,8 +755,8 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
                 ],
               },
             },
-            { key: 'y', label: 'Out', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'twist', label: 'Incidence there', cell: { type: 'quantity', kind: 'angle' }, width: 90 },
+            { key: 'y', label: 'Out', cell: { type: 'quantity' } },
+            { key: 'twist', label: 'Incidence there', cell: { type: 'quantity' }, width: 90 },
           ]}
         />
         {!design.built && (
@@ -799,8 +799,8 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
                         .map((s) => ({ value: s.id, label: s.name })),
                     },
                   },
-                  { key: 'left', label: 'Left', cell: { type: 'quantity', kind: 'mass' } },
-                  { key: 'right', label: 'Right', cell: { type: 'quantity', kind: 'mass' } },
+                  { key: 'left', label: 'Left', cell: { type: 'quantity' } },
+                  { key: 'right', label: 'Right', cell: { type: 'quantity' } },
                 ]}
               />
             ) : (

@@ -137,8 +137,8 @@ function PitchByRadius() {
         addLabel="Add a radius"
         newRow={() => ({ r: 0.6, pitch: propeller.pitch })}
         columns={[
-          { key: 'r', label: 'r / R', cell: { type: 'quantity', kind: 'percent' } },
-          { key: 'pitch', label: 'Pitch', cell: { type: 'quantity', kind: 'length' } },
+          { key: 'r', label: 'r / R', cell: { type: 'quantity' } },
+          { key: 'pitch', label: 'Pitch', cell: { type: 'quantity' } },
         ]}
       />
     </div>

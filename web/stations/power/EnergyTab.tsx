@@ -72,7 +72,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                   },
                   width: 96,
                 },
-                { key: 'time', label: 'Time', cell: { type: 'quantity', kind: 'time' }, width: 50 },
+                { key: 'time', label: 'Time', cell: { type: 'quantity' }, width: 50 },
                 {
                   key: 'speed',
                   label: 'Speed',

@@ -130,12 +130,12 @@ export function References() {
           {...(references ? { addLabel: 'Add a model', newRow: fresh } : {})}
           columns={[
             { key: 'name', label: 'Model', cell: { type: 'text' } },
-            { key: 'span', label: 'Span', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'area', label: 'Wing', cell: { type: 'quantity', kind: 'area' } },
-            { key: 'mass', label: 'Mass', cell: { type: 'quantity', kind: 'allUpMass' } },
-            { key: 'tailArea', label: 'Tail', cell: { type: 'quantity', kind: 'area' } },
-            { key: 'tailArm', label: 'Arm', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'finArea', label: 'Fin', cell: { type: 'quantity', kind: 'area' } },
+            { key: 'span', label: 'Span', cell: { type: 'quantity' } },
+            { key: 'area', label: 'Wing', cell: { type: 'quantity' } },
+            { key: 'mass', label: 'Mass', cell: { type: 'quantity' } },
+            { key: 'tailArea', label: 'Tail', cell: { type: 'quantity' } },
+            { key: 'tailArm', label: 'Arm', cell: { type: 'quantity' } },
+            { key: 'finArea', label: 'Fin', cell: { type: 'quantity' } },
           ]}
         />
         {!references && (

@@ -51,16 +51,16 @@ export function SurfaceEditor({ id }: { id: string }) {
             {
               key: 'y',
               label: surface.role === 'fin' ? 'Up' : 'Out',
-              cell: { type: 'quantity', kind: 'length' },
+              cell: { type: 'quantity' },
             },
-            { key: 'x', label: 'Back', cell: { type: 'quantity', kind: 'length' } },
+            { key: 'x', label: 'Back', cell: { type: 'quantity' } },
             {
               key: 'z',
               label: surface.role === 'fin' ? 'Side' : 'Rise',
-              cell: { type: 'quantity', kind: 'length' },
+              cell: { type: 'quantity' },
             },
-            { key: 'chord', label: 'Chord', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'twist', label: 'Twist', cell: { type: 'quantity', kind: 'angle' } },
+            { key: 'chord', label: 'Chord', cell: { type: 'quantity' } },
+            { key: 'twist', label: 'Twist', cell: { type: 'quantity' } },
             {
               key: 'section',
               label: 'Section',
@@ -115,10 +115,10 @@ export function SurfaceEditor({ id }: { id: string }) {
               label: 'Kind',
               cell: { type: 'choice', options: KINDS.map((k) => ({ value: k, label: k })) },
             },
-            { key: 'from', label: 'From', width: 50, cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'to', label: 'To', width: 50, cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'chordFraction', label: 'Chord', width: 50, cell: { type: 'quantity', kind: 'percent' } },
-            { key: 'maxDeflection', label: 'Throw', width: 50, cell: { type: 'quantity', kind: 'angle' } },
+            { key: 'from', label: 'From', width: 50, cell: { type: 'quantity' } },
+            { key: 'to', label: 'To', width: 50, cell: { type: 'quantity' } },
+            { key: 'chordFraction', label: 'Chord', width: 50, cell: { type: 'quantity' } },
+            { key: 'maxDeflection', label: 'Throw', width: 50, cell: { type: 'quantity' } },
             ...(surface.controls.some((c) => ['aileron', 'elevon', 'flaperon'].includes(c.kind))
               ? [
                   {
@@ -212,10 +212,10 @@ export function BodyEditor() {
             return { ...l, x: l.x + 0.1 };
           }}
           columns={[
-            { key: 'x', label: 'From datum', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'width', label: 'Width', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'height', label: 'Height', cell: { type: 'quantity', kind: 'length' } },
-            { key: 'z', label: 'Middle, z', cell: { type: 'quantity', kind: 'length' } },
+            { key: 'x', label: 'From datum', cell: { type: 'quantity' } },
+            { key: 'width', label: 'Width', cell: { type: 'quantity' } },
+            { key: 'height', label: 'Height', cell: { type: 'quantity' } },
+            { key: 'z', label: 'Middle, z', cell: { type: 'quantity' } },
           ]}
         />
       </section>
@@ -230,7 +230,7 @@ export function BodyEditor() {
           newRow={() => ({ id: freshId('drag', dragItems), name: 'Item', dragArea: 0.0005, note: '' })}
           columns={[
             { key: 'name', label: 'Item', cell: { type: 'text' } },
-            { key: 'dragArea', label: 'Drag area', cell: { type: 'quantity', kind: 'dragArea' }, width: 100 },
+            { key: 'dragArea', label: 'Drag area', cell: { type: 'quantity' }, width: 100 },
             {
               key: 'from',
               label: 'Found from',
@@ -282,13 +282,13 @@ export function BodyEditor() {
             newRow={() => ({ id: freshId('wheel', wheels), name: 'Wheel', x: 0.3, y: 0, z: -0.15 })}
             columns={[
               { key: 'name', label: 'Wheel', cell: { type: 'text' } },
-              { key: 'x', label: 'x', cell: { type: 'quantity', kind: 'length' } },
-              { key: 'y', label: 'y', cell: { type: 'quantity', kind: 'length' } },
-              { key: 'z', label: 'z', cell: { type: 'quantity', kind: 'length' } },
+              { key: 'x', label: 'x', cell: { type: 'quantity' } },
+              { key: 'y', label: 'y', cell: { type: 'quantity' } },
+              { key: 'z', label: 'z', cell: { type: 'quantity' } },
               {
                 key: 'diameter',
                 label: 'Diameter',
-                cell: { type: 'quantity', kind: 'length', optional: true },
+                cell: { type: 'quantity', optional: true },
               },
             ]}
           />
