@@ -1,14 +1,15 @@
 'use client';
 /** Where the drives push: places and axes of all thrusters. A place left empty is not known: counted, not drawn. */
-import { powertrainOf } from '@skiametra/core/design';
+import { powertrainOf, type Design } from '@skiametra/core/design';
 import { SheetTable, freshId, type Column } from './SheetTable';
 import { useWorkspace } from './workspace/useWorkspace';
 
-const D = 'document.design';
-const place = (key: string, label: string): Column => ({
+const PATH = 'document.design.thrusters';
+const place = (key: string): Column => ({
   key,
-  label,
+  label: key,
   cell: { type: 'quantity', optional: 'null' },
+  width: 66,
 });
 const SENSES = [
   { value: '', label: 'not said' },
@@ -16,50 +17,44 @@ const SENSES = [
   { value: 'left', label: 'left' },
 ];
 
-export function ThrusterTable() {
+/** One more like the last. */
+function another({ thrusters, drives }: Design) {
+  const last = thrusters[thrusters.length - 1],
+    id = freshId('thruster', thrusters);
+  if (last) return { ...last, id, name: 'Thruster' };
+  return { id, name: 'Thruster', drive: drives[0]?.id ?? 'main', x: 0, y: 0, z: 0 };
+}
+
+export function ThrusterPlaces() {
   const design = useWorkspace((w) => w.content.document.design);
-  const { lift } = powertrainOf(design),
-    { drives, thrusters } = design;
   return (
     <SheetTable
-      path={`${D}.thrusters`}
-      caption="Thrusters"
+      path={PATH}
+      caption="Places of the thrusters"
       addLabel="Add a thruster"
-      newRow={() => {
-        const last = thrusters[thrusters.length - 1],
-          drive = last?.drive ?? drives[0]?.id ?? 'main';
-        const id = freshId('thruster', thrusters);
-        return last ? { ...last, id, name: 'Thruster' } : { id, name: 'Thruster', drive, x: 0, y: 0, z: 0 };
-      }}
-      columns={[
-        { key: 'name', label: 'Thruster', cell: { type: 'text' }, width: 92 },
-        {
-          key: 'drive',
-          label: 'Drive',
-          width: 64,
-          cell: { type: 'choice', options: drives.map((s) => ({ value: s.id, label: s.name })) },
-        },
-        place('x', 'x'),
-        place('y', 'y'),
-        place('z', 'z'),
-        { key: 'down', label: 'Down', cell: { type: 'quantity', optional: true }, width: 56 },
-        { key: 'turns', label: 'Turns', cell: { type: 'choice', options: SENSES }, width: 64 },
-        {
-          key: 'diameter',
-          label: 'Across',
-          cell: { type: 'quantity', optional: true },
-        },
-        // with a drive described its thrust is computed, under Power
-        ...(lift
-          ? []
-          : [
-              {
-                key: 'maxThrust',
-                label: 'Thrust',
-                cell: { type: 'quantity' as const, optional: true as const },
-              },
-            ]),
-      ]}
+      newRow={() => another(design)}
+      columns={[{ key: 'name', label: 'Thruster', cell: { type: 'text' } }, ...['x', 'y', 'z'].map(place)]}
     />
   );
+}
+
+/** Which drive turns each, which way it points and turns, how large it is drawn. */
+export function ThrusterAxes() {
+  const design = useWorkspace((w) => w.content.document.design);
+  const { lift } = powertrainOf(design);
+  const columns: Column[] = [
+    { key: 'name', label: 'Thruster', cell: { type: 'text' } },
+    {
+      key: 'drive',
+      label: 'Drive',
+      width: 58,
+      cell: { type: 'choice', options: design.drives.map((s) => ({ value: s.id, label: s.name })) },
+    },
+    { key: 'down', label: 'Down', cell: { type: 'quantity', optional: true }, width: 62 },
+    { key: 'turns', label: 'Turns', cell: { type: 'choice', options: SENSES }, width: 72 },
+    { key: 'diameter', label: 'Across', cell: { type: 'quantity', optional: true }, width: 66 },
+  ];
+  // with a drive described its thrust is computed, under Power
+  const thrust: Column = { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', optional: true } };
+  return <SheetTable path={PATH} caption="Thrusters" columns={lift ? columns : [...columns, thrust]} />;
 }

@@ -7,8 +7,11 @@ type Limit = { link: string; value: number; limit: number; used: number };
 const percent = (used: number) => `${(used * 100).toFixed(0)} %`;
 
 const LIMIT_WORDS = {
-  'limit-far': (f: { link: string; used: number; what: string }) =>
-    `Nothing is near a limit; nearest is the ${lower(f.link)} at ${percent(f.used)} of its ${f.what}.`,
+  'limit-far': (f: { link: string; used: number; what: string }) => {
+    const several = /^\d+ /.test(f.link),
+      near = several ? `are the ${lower(f.link)}` : `is the ${lower(f.link)}`;
+    return `Nothing is near a limit; nearest ${near} at ${percent(f.used)} of ${several ? 'their' : 'its'} ${f.what}.`;
+  },
   'limit-current': (f: Limit) => {
     const then =
       f.used > 1

@@ -20,7 +20,7 @@ import {
 import { parseCoefficientCsv } from '@skiametra/formats';
 import { DocField, IntField } from '../../parts/QuantityField';
 import { SheetTable } from '../../parts/SheetTable';
-import { ThrusterTable } from '../../parts/ThrusterTable';
+import { ThrusterPlaces } from '../../parts/ThrusterTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { useDrive } from './useDrive';
 
@@ -431,7 +431,7 @@ function Shafts() {
           Only one motor
         </Button>
       </div>
-      <ThrusterTable />
+      <ThrusterPlaces />
     </div>
   );
 }

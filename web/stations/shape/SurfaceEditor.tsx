@@ -5,7 +5,7 @@ import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { isMirrored } from '@skiametra/core/surface';
 import { DocField } from '../../parts/QuantityField';
 import { SheetTable, freshId } from '../../parts/SheetTable';
-import { ThrusterTable } from '../../parts/ThrusterTable';
+import { ThrusterAxes, ThrusterPlaces } from '../../parts/ThrusterTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const D = 'document.design';
@@ -297,7 +297,8 @@ export function BodyEditor() {
       {rotors && (
         <section className="block">
           <h2>Rotors and propellers</h2>
-          <ThrusterTable />
+          <ThrusterPlaces />
+          <ThrusterAxes />
         </section>
       )}
     </div>
