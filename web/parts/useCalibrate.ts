@@ -1,11 +1,17 @@
 'use client';
 /** The fit of the model to every test that was flown or benched, kept in the document. */
 import { useMemo, useState } from 'react';
-import { priorCalibration } from '@skiametra/core/design';
-import { observedOf, type CalibrationResult } from '@skiametra/core/refine';
+import { priorCalibration, type DesignDocument, type TestBody } from '@skiametra/core/design';
+import { observedOf, type CalibrationResult, type Observed } from '@skiametra/core/refine';
 import { isOwnDrive } from '@skiametra/core/trial';
 import { askCore } from '../workers/coreClient';
 import { useWorkspace } from './workspace/useWorkspace';
+
+/** Whether a test teaches: a bench run of a propeller or motor that its version no longer flies says nothing of it. */
+function counts(body: TestBody, of: DesignDocument | null | undefined): boolean {
+  const own = !body.bench || (of ? isOwnDrive(of.design, body.bench) : false);
+  return body.record.flown && body.measurements.length > 0 && own;
+}
 
 export function useCalibrate() {
   const document = useWorkspace((w) => w.content.document);
@@ -16,37 +22,35 @@ export function useCalibrate() {
   const [result, setResult] = useState<CalibrationResult | null>(null);
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string | null>(null);
-  // a bench run of a propeller or motor that a version no longer flies says nothing of that version
+  const documentOf = useWorkspace((w) => w.documentOf);
   const flown = useMemo(
     () =>
-      tests.filter((t) => {
-        const design =
-          t.versionId === versionId
-            ? document.design
-            : versions.find((v) => v.id === t.versionId)?.document.design;
-        return (
-          t.body.record.flown &&
-          t.body.measurements.length > 0 &&
-          (!t.body.bench || (design !== undefined && isOwnDrive(design, t.body.bench)))
-        );
-      }),
+      tests.filter((t) =>
+        counts(
+          t.body,
+          t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)?.document,
+        ),
+      ),
     [tests, document, versions, versionId],
   );
   const fit = async () => {
     setBusy(true);
     setFailed(null);
     try {
-      const observed = flown.flatMap((t) =>
-        observedOf(
-          t.versionId === versionId ? document : versions.find((v) => v.id === t.versionId)!.document,
-          t.body,
-        ),
-      );
+      const observed: Observed[] = [],
+        from: string[] = [];
+      for (const t of tests) {
+        const of = t.versionId === versionId ? document : await documentOf(t.versionId);
+        if (!of && t.body.record.flown) throw new Error(`a version that was flown cannot be read`);
+        if (!of || !counts(t.body, of)) continue;
+        observed.push(...observedOf(of, t.body));
+        from.push(t.id);
+      }
       const r = await askCore({
         task: 'calibrate',
         prior: priorCalibration(),
         observed,
-        from: flown.map((t) => t.id),
+        from,
       });
       setResult(r);
       if (r.status === 'updated')

@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@skiametra/core/design';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
@@ -13,7 +14,7 @@ import { logs, measurements, projects, revisions, versions } from './schema';
 import { nameSave, testHistory, versionHistory } from './history';
 import { personNamed, setUnits } from './people';
 import { deletedProjects, deleteProject, listProjects, purgeDeleted, restoreProject } from './projects';
-import { createTest, createVersion, loadWorkspace, saveTest, saveVersion } from './store';
+import { createTest, createVersion, loadWorkspace, readVersion, saveTest, saveVersion } from './store';
 
 let cluster: Awaited<ReturnType<typeof startCluster>>;
 let url = '';
@@ -250,6 +251,21 @@ describe('deleting', () => {
       true,
       false,
     ]);
+  });
+});
+
+describe('opening a project', () => {
+  it('brings the document of the open version, and of the others what the shelf shows', async () => {
+    const { projectId, versionId } = await importProject(db, bitternProject());
+    await listProjects(db);
+    const open = (await loadWorkspace(db, projectId, versionId))!;
+    expect(open.versions.map((v) => v.document !== null)).toEqual(
+      open.versions.map((v) => v.id === versionId),
+    );
+    expect(open.versions).toHaveLength(bitternProject().versions.length);
+    const other = open.versions.find((v) => v.id !== versionId)!;
+    expect((await readVersion(db, other.id))!.schemaVersion).toBe(SCHEMA_VERSION);
+    expect(await readVersion(db, 999_999)).toBeNull();
   });
 });
 

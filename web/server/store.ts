@@ -9,6 +9,7 @@ import {
 } from '@skiametra/core/design';
 import type { Db } from './connection';
 import { storeMeasurements } from './exchange';
+import type { PlanForm } from '../parts/planForm';
 import { headOf, readStored } from './head';
 import { keepRevision, keepTestRevision } from './history';
 import { airframes, logs, projects, tests, versions } from './schema';
@@ -19,7 +20,8 @@ export interface VersionHead {
   parentId: number | null;
   reason: string;
   updatedAt: string;
-  document: DesignDocument;
+  /** plan form, as the shelf keeps it */ face: PlanForm | null;
+  /** null until it is asked for */ document: DesignDocument | null;
   revision: number;
 }
 export interface TestRow {
@@ -41,18 +43,60 @@ export interface WorkspaceData {
 /** A stored document in its present form. */
 export const present = (document: DesignDocument) => upgradeDocument(document) as DesignDocument;
 
-/** Everything one workspace needs; null when there is no such project. */
-export async function loadWorkspace(db: Db, projectId: number): Promise<WorkspaceData | null> {
+const HEAD = {
+  id: versions.id,
+  name: versions.name,
+  parentId: versions.parentId,
+  reason: versions.reason,
+  updatedAt: versions.updatedAt,
+  revision: versions.revision,
+  head: versions.head,
+};
+
+/** Heads of a project's versions, and documents: of the open one, or of all. One that cannot be read is damaged. */
+async function loadVersions(
+  db: Db,
+  projectId: number,
+  open: number | undefined,
+): Promise<Pick<WorkspaceData, 'versions'> & { damaged: WorkspaceData['damaged']['versions'] }> {
+  const of = eq(versions.projectId, projectId);
+  const heads = await db.select(HEAD).from(versions).where(of).orderBy(asc(versions.id));
+  const stored = await db
+    .select({ id: versions.id, document: versions.document })
+    .from(versions)
+    .where(open === undefined ? of : and(of, eq(versions.id, open)));
+  const documents = new Map(stored.map((v) => [v.id, readStored(v.document)]));
+  const broken = (id: number) => documents.get(id) === null;
+  return {
+    versions: heads
+      .filter((v) => !broken(v.id))
+      .map(({ head, updatedAt, ...v }) => ({
+        ...v,
+        updatedAt: updatedAt.toISOString(),
+        face: head?.face ?? null,
+        document: documents.get(v.id) ?? null,
+      })),
+    damaged: heads.filter((v) => broken(v.id)).map(({ id, name }) => ({ id, name })),
+  };
+}
+
+/** One version's document; null where there is none, or it cannot be read. */
+export async function readVersion(db: Db, id: number): Promise<DesignDocument | null> {
+  const [row] = await db.select({ document: versions.document }).from(versions).where(eq(versions.id, id));
+  return row ? readStored(row.document) : null;
+}
+
+/**
+ * Everything one workspace needs; null when there is no such project.
+ * @param open the one version whose document comes along; all documents where left out
+ */
+export async function loadWorkspace(db: Db, projectId: number, open?: number): Promise<WorkspaceData | null> {
   const [project] = await db
     .select({ id: projects.id, name: projects.name, aircraft: projects.aircraft })
     .from(projects)
     .where(and(eq(projects.id, projectId), isNull(projects.deletedAt)));
   if (!project) return null;
-  const vs = await db
-    .select()
-    .from(versions)
-    .where(eq(versions.projectId, projectId))
-    .orderBy(asc(versions.id));
+  const vs = await loadVersions(db, projectId, open);
   const ts = await db
     .select()
     .from(tests)
@@ -77,26 +121,11 @@ export async function loadWorkspace(db: Db, projectId: number): Promise<Workspac
   });
   return {
     project,
-    versions: vs.flatMap((v) => {
-      const document = readStored(v.document);
-      return document
-        ? [
-            {
-              id: v.id,
-              name: v.name,
-              parentId: v.parentId,
-              reason: v.reason,
-              updatedAt: v.updatedAt.toISOString(),
-              document,
-              revision: v.revision,
-            },
-          ]
-        : [];
-    }),
+    versions: vs.versions,
     tests: bodies.flatMap((t) => t.row ?? []),
     airframes: frames,
     damaged: {
-      versions: vs.filter((v) => !readStored(v.document)).map(({ id, name }) => ({ id, name })),
+      versions: vs.damaged,
       tests: bodies.filter((t) => t.row === null).length,
     },
   };

@@ -533,7 +533,9 @@ function VersionTree() {
               borderBottom: '1px solid var(--hair)',
             }}
           >
-            <Silhouette design={v.document.design} size={44} />
+            {(v.document?.design ?? v.face) && (
+              <Silhouette design={(v.document?.design ?? v.face)!} size={44} />
+            )}
             <div style={{ minWidth: 0 }}>
               {v.id === versionId ? (
                 <b>{v.name}</b>
@@ -568,10 +570,11 @@ function Comparison() {
   const loading = useWorkspace((w) => w.loading);
   const units = useWorkspace((w) => w.units);
   const [rows, setRows] = useState<Explained[] | null>(null);
-  const other = versions.find((v) => v.id === againstId);
+  const other = versions.find((v) => v.id === againstId),
+    before = other?.document ?? null;
   const me = versions.find((v) => v.id === versionId)!;
   useEffect(() => {
-    if (!other) {
+    if (!before) {
       setRows(null);
       return;
     }
@@ -597,7 +600,7 @@ function Comparison() {
         'dragArea@all',
       ]),
     ];
-    void askCore({ task: 'explain', before: other.document, after: document, keys }).then(
+    void askCore({ task: 'explain', before, after: document, keys }).then(
       (r) => {
         if (live) setRows(r);
       },
@@ -606,7 +609,7 @@ function Comparison() {
     return () => {
       live = false;
     };
-  }, [other, document, loading]);
+  }, [before, document, loading]);
   if (!other) return me.reason ? <p className="dim">Why this version: {me.reason}</p> : null;
   const moved =
     rows?.filter((r) => Math.abs(r.after - r.before) > 1e-3 * Math.max(Math.abs(r.before), 1e-9)) ?? [];

@@ -42,7 +42,7 @@ export function Shape() {
   const [stall, setStall] = useState<StallKind>('level');
   const [alpha, setAlpha] = useState(12);
   const { report, trouble } = useLayout(stall);
-  const ghost = versions.find((v) => v.id === againstId)?.document.design ?? null;
+  const ghost = versions.find((v) => v.id === againstId)?.document?.design ?? null;
   const parts = [
     ...design.surfaces.map((s) => ({ value: s.id, label: s.name })),
     { value: 'body', label: 'Body' },

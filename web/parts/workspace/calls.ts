@@ -1,4 +1,4 @@
-/** Calls of the browser that save: plain requests, which a page of an earlier build can still make. */
+/** Calls of the browser that save and read: plain requests, which a page of an earlier build can still make. */
 import type { DesignDocument, TestBody } from '@skiametra/core/design';
 import type { SaveResult } from '../../server/store';
 
@@ -25,3 +25,11 @@ export const saveVersion = (id: number, base: number, document: DesignDocument) 
 
 export const saveTest = (id: number, base: number, body: TestBody) =>
   put<TestBody>(`/api/tests/${id}`, { base, body });
+
+/** The document of another version; null where it cannot be had. */
+export async function readVersion(id: number): Promise<DesignDocument | null> {
+  const r = await fetch(`/api/versions/${id}`).catch(() => null);
+  if (!r?.ok) return null;
+  const answer = (await r.json().catch(() => null)) as { value?: DesignDocument | null } | null;
+  return answer?.value ?? null;
+}

@@ -14,7 +14,10 @@ interface Here {
 /** @param document of the open version; the one in view unless another is given */
 export function memoryFile(here: Here, document: DesignDocument = here.content.document): ProjectFile {
   // earlier saves laid under the present are no versions
-  const versions = here.versions.filter((v) => v.id > 0);
+  const versions = here.versions.flatMap((v) => {
+    const own = v.id === here.versionId ? document : v.document;
+    return v.id > 0 && own ? [{ ...v, document: own }] : [];
+  });
   const vKey = new Map(versions.map((v, i) => [v.id, `v${i + 1}`]));
   const aKey = new Map(here.airframes.map((a, i) => [a.id, `a${i + 1}`]));
   const tKey = new Map(here.content.tests.map((t, i) => [t.id, `t${i + 1}`]));
@@ -31,7 +34,7 @@ export function memoryFile(here: Here, document: DesignDocument = here.content.d
       name: v.name,
       parent: v.parentId === null ? null : (vKey.get(v.parentId) ?? null),
       reason: v.reason,
-      document: named(v.id === here.versionId ? document : v.document),
+      document: named(v.document),
     })),
     airframes: here.airframes.map((a) => ({
       key: aKey.get(a.id)!,

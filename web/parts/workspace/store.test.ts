@@ -10,11 +10,13 @@ type Save = (id: number, base: number, data: unknown) => Promise<unknown>;
 const server = vi.hoisted(() => ({
   saveVersion: null as unknown as Save,
   saveTest: null as unknown as Save,
+  readVersion: (_id: number): Promise<DesignDocument | null> => Promise.resolve(null),
 }));
 vi.mock('./calls', async (original) => ({
   ...(await original<object>()),
   saveVersion: (...a: Parameters<Save>) => server.saveVersion(...a),
   saveTest: (...a: Parameters<Save>) => server.saveTest(...a),
+  readVersion: (id: number) => server.readVersion(id),
 }));
 vi.mock('../../workers/coreClient', async (original) => ({
   ...(await original<object>()),
@@ -45,7 +47,9 @@ function open(document: DesignDocument = bitternDocument(), revision = 5, tab = 
   return createWorkspace(
     {
       project: { id: 1, name: 'P', aircraft: 'A' },
-      versions: [{ id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', document, revision }],
+      versions: [
+        { id: 7, name: 'A 1', parentId: null, reason: '', updatedAt: '', face: null, document, revision },
+      ],
       tests,
       airframes: [],
       damaged: { versions: [], tests: 0 },
@@ -512,6 +516,38 @@ describe('two windows', () => {
   });
 });
 
+it('a version that did not come along is asked for when it is compared, and is then in the page', async () => {
+  const other = setPath(bitternDocument(), 'design.items.battery.x', 0.17);
+  server.readVersion = (id) => Promise.resolve(id === 8 ? other : null);
+  const head = { parentId: null, reason: '', updatedAt: '', face: null, revision: 1 };
+  const w = createWorkspace(
+    {
+      project: { id: 1, name: 'P', aircraft: 'A' },
+      versions: [
+        { ...head, id: 7, name: 'A 1', document: bitternDocument() },
+        { ...head, id: 8, name: 'A 2', document: null },
+        { ...head, id: 9, name: 'A 3', document: null },
+      ],
+      tests: [],
+      airframes: [],
+      damaged: { versions: [], tests: 0 },
+    },
+    7,
+    person,
+    [person],
+    shelf.as('a'),
+  );
+  expect(memoryFile(w.getState()).versions).toHaveLength(1);
+  w.getState().setAgainst(8);
+  await vi.advanceTimersByTimeAsync(1);
+  expect(w.getState().againstLedger!.entries[0].value).toBe(0.17);
+  expect(memoryFile(w.getState()).versions.map((v) => v.name)).toEqual(['A 1', 'A 2']);
+  // one that the server cannot give is compared with nothing, and fails nothing
+  w.getState().setAgainst(9);
+  await vi.advanceTimersByTimeAsync(1);
+  expect(w.getState().againstLedger).toBeNull();
+});
+
 it('the compared version has a ledger of its own', async () => {
   const w = createWorkspace(
     {
@@ -523,6 +559,7 @@ it('the compared version has a ledger of its own', async () => {
           parentId: null,
           reason: '',
           updatedAt: '',
+          face: null,
           document: bitternDocument(),
           revision: 1,
         },
@@ -532,6 +569,7 @@ it('the compared version has a ledger of its own', async () => {
           parentId: 7,
           reason: '',
           updatedAt: '',
+          face: null,
           document: setPath(bitternDocument(), 'design.items.battery.x', 0.15),
           revision: 1,
         },

@@ -9,6 +9,7 @@ import type { UnitSystem } from '@skiametra/core/units';
 import type { TestRow, VersionHead, WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
 import { assessLive, newestOnly, type Progress } from '../../workers/coreClient';
+import { readVersion } from './calls';
 import { reduceContent, type Content, type Edit } from './content';
 import { pageShelf, type DraftShelf, type Saved } from './drafts';
 import { findDrafts, takeIn, type Orphan } from './restore';
@@ -45,6 +46,8 @@ export interface Workspace {
   setWhy(why: { id: string; state: string } | null): void;
   setLoading(loading: string): void;
   setUnits(units: UnitSystem): void;
+  /** of any version: had from the server when it is first asked for; null where it cannot be */
+  documentOf(id: number): Promise<DesignDocument | null>;
   setAgainst(id: number | null): void;
   /** lays an earlier save under the present, as a version to compare with */
   lookBack(revision: number, name: string, document: DesignDocument): void;
@@ -74,9 +77,10 @@ export function createWorkspace(
   people: Person[],
   shelf: DraftShelf = pageShelf(),
 ) {
-  const head = data.versions.find((v) => v.id === versionId)!;
+  const head = data.versions.find((v) => v.id === versionId)!,
+    opened = head.document!;
   const content: Content = {
-    document: head.document,
+    document: opened,
     tests: data.tests.map((t) => ({
       id: t.id,
       versionId: t.versionId,
@@ -85,11 +89,11 @@ export function createWorkspace(
     })),
   };
   const saved: Saved = {
-    document: head.document,
+    document: opened,
     revision: head.revision,
     tests: new Map(data.tests.map((t) => [t.id, { body: t.body, revision: t.revision }])),
   };
-  const firstState = head.document.brief.watch[0]?.split('@')[1] ?? '';
+  const firstState = opened.brief.watch[0]?.split('@')[1] ?? '';
   let lastSet: { path: string; at: number } | null = null;
 
   return createStore<Workspace>()((set, get) => {
@@ -160,9 +164,9 @@ export function createWorkspace(
       againstId: head.parentId,
       againstLedger: null,
       why: null,
-      loading: head.document.design.states.some((l) => l.id === firstState)
+      loading: opened.design.states.some((l) => l.id === firstState)
         ? firstState
-        : head.document.design.states[0].id,
+        : opened.design.states[0].id,
 
       edit(edit) {
         const { content: now, past } = get();
@@ -191,18 +195,36 @@ export function createWorkspace(
       setWhy: (why) => set({ why }),
       setLoading: (loading) => set({ loading }),
       setUnits: (units) => set({ units }),
+      async documentOf(id) {
+        const there = get().versions.find((v) => v.id === id);
+        if (!there || there.document) return there?.document ?? null;
+        const document = await readVersion(id);
+        if (document) set({ versions: get().versions.map((v) => (v.id === id ? { ...v, document } : v)) });
+        return document;
+      },
       setAgainst(id) {
         set({ againstId: id, againstLedger: null });
-        const other = get().versions.find((v) => v.id === id);
-        if (other)
-          void assessLive(other.document).then((againstLedger) => {
-            if (get().againstId === id) set({ againstLedger });
+        if (id === null) return;
+        void get()
+          .documentOf(id)
+          .then((document) => document && assessLive(document))
+          .then((againstLedger) => {
+            if (againstLedger && get().againstId === id) set({ againstLedger });
           });
       },
       lookBack(revision, name, document) {
         // a number that no version has
         const id = -revision;
-        const save: VersionHead = { id, name, parentId: null, reason: '', updatedAt: '', document, revision };
+        const save: VersionHead = {
+          id,
+          name,
+          parentId: null,
+          reason: '',
+          updatedAt: '',
+          face: null,
+          document,
+          revision,
+        };
         set({ versions: [...get().versions.filter((v) => v.id !== id), save] });
         get().setAgainst(id);
       },
@@ -248,6 +270,10 @@ export function createWorkspace(
             if (get().ledger === null) assessNow(get().content);
           });
         get().setAgainst(get().againstId);
+        // the others follow one by one, so that the page holds the whole project when the server has it no longer
+        void (async () => {
+          for (const v of data.versions) await get().documentOf(v.id);
+        })();
         const leave = (e: BeforeUnloadEvent) => {
           if (get().kept === 'failed') e.preventDefault();
         };

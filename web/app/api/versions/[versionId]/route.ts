@@ -5,7 +5,7 @@ import { getDb } from '../../../../server/connection';
 import { answered } from '../../../../server/faults';
 import { idOf } from '../../../../server/ids';
 import { currentPersonId } from '../../../../server/person';
-import { saveVersion } from '../../../../server/store';
+import { readVersion, saveVersion } from '../../../../server/store';
 
 export const dynamic = 'force-dynamic';
 const MOST_BYTES = 4_000_000;
@@ -24,6 +24,18 @@ export function PUT(
     const doc = readDocument(body.value.document);
     if (doc.status === 'error') return refusal(400, doc.message).refusal;
     const value = await saveVersion(getDb(), id, body.value.base, doc.value, await currentPersonId());
+    return Response.json({ status: 'ok', value });
+  });
+}
+
+/** A version's document, for laying it beside another; null where it cannot be read. */
+export function GET(
+  _request: Request,
+  { params }: { params: Promise<{ versionId: string }> },
+): Promise<Response> {
+  return answered(async () => {
+    const id = idOf((await params).versionId);
+    const value = id === null ? null : await readVersion(getDb(), id);
     return Response.json({ status: 'ok', value });
   });
 }

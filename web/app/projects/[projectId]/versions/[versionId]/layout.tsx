@@ -18,8 +18,11 @@ export default async function VersionLayout({
   params: Promise<{ projectId: string; versionId: string }>;
 }) {
   const p = await params;
-  const [data, { me, all }] = await Promise.all([loadWorkspace(getDb(), idOf(p.projectId)), currentPerson()]);
   const versionId = idOf(p.versionId);
+  const [data, { me, all }] = await Promise.all([
+    loadWorkspace(getDb(), idOf(p.projectId), versionId),
+    currentPerson(),
+  ]);
   const broken = data?.damaged.versions.find((v) => v.id === versionId);
   if (data && broken) return <DamagedVersion data={data} broken={broken} />;
   if (!data || !data.versions.some((v) => v.id === versionId)) notFound();
