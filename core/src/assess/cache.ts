@@ -58,8 +58,8 @@ export class StepCache {
   }
 
   /** The key of a step's result: content of its slice, keys of its needs, values of its causes. */
-  keyOf(parts: readonly string[]): string {
-    return `#${this.numberOf(parts.join('|'))}`;
+  keyOf(text: string): string {
+    return `#${this.numberOf(text)}`;
   }
 
   /** The kept result, or a new one. */

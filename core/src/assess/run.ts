@@ -12,6 +12,7 @@ const ONCE = '';
 export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();
   private readonly found = new Map<Step, Map<string, unknown>>();
+  private readonly slices = new Map<Step, string>();
   private readonly states: ReadonlyMap<string, State>;
 
   /** @param base the same document with only `moved` at another value */
@@ -80,22 +81,23 @@ export class Run {
   }
 
   private makeKey(step: Step, state: string): string {
-    const needs = step.needs.flatMap(([, need]) =>
-      step.scope === 'all' && need.scope === 'state'
-        ? [...this.states.keys()].map((s) => this.markOf(need, s))
-        : [this.markOf(need, state)],
-    );
-    return this.cache.keyOf([
-      this.sliceOf(step, state),
-      ...needs,
-      ...step.causes.map((c) => String(this.causes[c])),
-    ]);
+    let text = this.sliceOf(step, state);
+    for (const [, need] of step.needs)
+      if (step.scope === 'all' && need.scope === 'state')
+        for (const s of this.states.keys()) text += `|${this.markOf(need, s)}`;
+      else text += `|${this.markOf(need, state)}`;
+    for (const c of step.causes) text += `|${this.causes[c]}`;
+    return this.cache.keyOf(text);
   }
 
-  /** A run with a cause moved reads the same document. */
+  /** A run with a cause moved reads the same document; what a step reads without asking for the state is gone through once. */
   private sliceOf(step: Step, state: string): string {
     if (this.base) return this.base.sliceOf(step, state);
-    return this.cache.contentOfSlice(step.slice(this.source, this.states.get(state)!));
+    const content = () => this.cache.contentOfSlice(step.slice(this.source, this.states.get(state)!));
+    if (step.slice.length > 1) return content();
+    let known = this.slices.get(step);
+    if (known === undefined) this.slices.set(step, (known = content()));
+    return known;
   }
 
   /** What others depend on in it. */

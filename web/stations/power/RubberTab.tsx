@@ -1,5 +1,6 @@
 'use client';
 /** The rubber motor: size it, fly it on paper, hold the season against it. */
+import { useSentence } from '../../parts/Sentence';
 import { powertrainOf, driveFitted } from '@skiametra/core/design';
 import { Button, Switch } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
@@ -37,6 +38,7 @@ export const USUAL_RUBBER = {
 };
 
 export function RubberTab({ report }: { report: PowerReport }) {
+  const words = useSentence();
   const design = useWorkspace((w) => w.content.document.design),
     { rubber } = design.power;
   const edit = useWorkspace((w) => w.edit);
@@ -169,7 +171,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
           ]}
         />
         <div style={{ fontSize: '0.8rem' }}>
-          {formatNumber(r.motor.crankTurns, 3)} turns of the crank. {r.remarks.join(' ')}
+          {formatNumber(r.motor.crankTurns, 3)} turns of the crank. {r.remarks.map(words).join(' ')}
         </div>
         <Trials />
       </div>
