@@ -266,6 +266,17 @@ describe('drives beyond what is computed', () => {
       expect.stringMatching(/^Booster is not computed/),
     );
   });
+  it('one whose propeller stands nowhere is reckoned at the datum, and says so', () => {
+    const { thrusters } = doc.design,
+      nowhere = (x: number | null) =>
+        said({ ...doc.design, thrusters: thrusters.map((t) => (t.drive === 'main' ? { ...t, x } : t)) });
+    const asked = expect.stringMatching(/^Where Drive pushes is not said/) as string;
+    expect(nowhere(null)).toContainEqual(asked);
+    expect(nowhere(0)).not.toContainEqual(asked);
+    expect(said({ ...doc.design, thrusters: thrusters.filter((t) => t.drive === 'lift') })).toContainEqual(
+      asked,
+    );
+  });
   it('one without a motor says so, and flies as none', () => {
     const { motor: _gone, ...rest } = doc.design.drives[0],
       drives = [rest, doc.design.drives[1]];

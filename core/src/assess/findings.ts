@@ -10,6 +10,7 @@ import {
   sparOf,
   forwardAt,
   drivesOf,
+  thrustersOf,
   unknownParts,
 } from '../design';
 import { changesOf, solveBalance, isFitted } from '../mass';
@@ -219,6 +220,9 @@ function drivenFindings(design: Design, add: Add): void {
     if (unknown.length === 0 || (drive === lift && !drive.motor && !drive.propeller)) continue;
     add('power', 'ask', 'all', say('parts-unknown', { drive: drive.name, parts: unknown }));
   }
+  const at = forward && forward.fitted !== false ? thrustersOf(design, forward.id)[0] : undefined;
+  if (forward && forward.fitted !== false && (!at || at.x === null || at.z === null))
+    add('power', 'ask', 'all', say('pushes-nowhere', { drive: forward.name }));
   for (const drive of more) add('power', 'ask', 'all', say('not-computed', { drive: drive.name }));
 }
 

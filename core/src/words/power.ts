@@ -20,6 +20,8 @@ export const POWER_WORDS = {
     `${f.state}: lift thrust is ${f.ratio.toFixed(2)} times the weight; ${f.least} is the least, ${f.wanted} is wanted.`,
   'parts-unknown': (f: { drive: string; parts: readonly string[] }) =>
     `${f.drive}: ${f.parts.join(', ')} not known, so that nothing is computed of it.`,
+  'pushes-nowhere': (f: { drive: string }) =>
+    `Where ${f.drive} pushes is not said: it is reckoned at the datum, in the middle. Give its thruster a place.`,
   'not-computed': (f: { drive: string }) =>
     `${f.drive} is not computed: one forward drive and one set of lift rotors are.`,
   'packs-of-two-chemistries': (f: { a: string; b: string }) =>
