@@ -9,7 +9,7 @@ const place = (key: string): Column => ({
   key,
   label: key,
   cell: { type: 'quantity', optional: 'null' },
-  width: 66,
+  width: 54,
 });
 const SENSES = [
   { value: '', label: 'not said' },
