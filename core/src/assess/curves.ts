@@ -5,6 +5,7 @@ import type { Run } from './run';
 
 /** A curve less the points outside its range (speeds below the stall). */
 function withoutGaps(c: LedgerCurve): LedgerCurve {
+  if (c.y.every(Number.isFinite)) return c;
   const keep = c.y.flatMap((y, i) => (Number.isFinite(y) ? [i] : []));
   return {
     ...c,

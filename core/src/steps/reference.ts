@@ -17,9 +17,10 @@ const PLACES = ['leg', 'part', 'case'] as const;
 /** The whole design, as it is written. */
 export const ALL = 'all';
 
-export function refText({ id, state = ALL, ...places }: QuantityRef): string {
-  const more = PLACES.flatMap((p) => (places[p] === undefined ? [] : [`;${p}=${places[p]}`]));
-  return `${id}@${state}${more.join('')}`;
+export function refText(ref: QuantityRef): string {
+  let text = `${ref.id}@${ref.state ?? ALL}`;
+  for (const p of PLACES) if (ref[p] !== undefined) text += `;${p}=${ref[p]}`;
+  return text;
 }
 
 /** Names that quantities had before, as they may stand in stored documents. */
