@@ -14,7 +14,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'long',
-          include: ['core/validation/sectionRobust.test.ts', 'core/src/assess/layoutReport.test.ts'],
+          include: ['core/validation/sectionRobust.test.ts', 'core/src/views/layoutReport.test.ts'],
           setupFiles: ['core/testing/setup.ts'],
           isolate: false,
           // what takes longest begins first
@@ -29,7 +29,7 @@ export default defineConfig({
           exclude: [
             '**/node_modules/**',
             'core/validation/sectionRobust.test.ts',
-            'core/src/assess/layoutReport.test.ts',
+            'core/src/views/layoutReport.test.ts',
           ],
           setupFiles: ['core/testing/setup.ts'],
           // no file replaces a module: one worker keeps them, and the polars, from file to file
