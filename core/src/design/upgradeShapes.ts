@@ -5,8 +5,8 @@
  */
 import { layOut, type Powertrain } from './powertrain';
 
-type Raw = Record<string, unknown>;
-const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
+export type Raw = Record<string, unknown>;
+export const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
 const raw = (v: unknown): Raw => (isRaw(v) ? v : {});
 const rows = (v: unknown, of: (row: Raw) => Raw): unknown =>
   Array.isArray(v) ? v.map((r) => (isRaw(r) ? of(r) : (r as unknown))) : v;
@@ -34,7 +34,7 @@ export function sayingState(row: Raw): Raw {
   return Object.fromEntries(Object.entries(row).map(([k, v]) => [k === 'loading' ? 'state' : k, v]));
 }
 
-/** Half a turn [rad], as the old course counted them. */
+/** The old course as a mission: one round, as often as fits the window. */
 function lapMission(course: Raw): Raw {
   const { straight, straightsPerLap, turnsPerLap, window, timedLaps } = course;
   const leg = (kind: string, name: string, more: Raw) => ({ id: kind, name, kind, state: null, ...more });

@@ -4,10 +4,7 @@
  */
 import { FACTORS } from './factors';
 import { withPresentFactors } from './presentFactors';
-import { upgradeTest, withDrivesAndMissions } from './upgradeShapes';
-
-type Raw = Record<string, unknown>;
-const isRaw = (v: unknown): v is Raw => typeof v === 'object' && v !== null && !Array.isArray(v);
+import { isRaw, upgradeTest, withDrivesAndMissions, type Raw } from './upgradeShapes';
 
 /**
  * 1 to 2: an eleventh calibration factor, the torque of the propeller, at its usual spread. Anything that is not

@@ -18,7 +18,7 @@ export { growthOf } from './growth';
 export type { Growth, GroupGrowth } from './growth';
 export { changesOf, flyingStates, massForCg, placeForCg, solveBalance, whatIf } from './solveBalance';
 export type { Ballast, BalanceProposal, CgLimits, Move, WhatIf } from './solveBalance';
-export { ballastStep, gramsText, scaleResolution } from './resolution';
+export { ballastStep, scaleResolution } from './resolution';
 export {
   combinationChanges,
   controllerItem,

@@ -1,10 +1,14 @@
-import { sentence } from '../words';
+import { say, sentence } from '../words';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument, gnatDocument } from '../demo';
-import { ballastStep, gramsText, scaleResolution, solveBalance, changesOf } from './index';
+import { ballastStep, scaleResolution, solveBalance, changesOf } from './index';
 
 const { design } = bitternDocument();
+
+/** As a sentence writes a mass to what the scale reads. */
+const grams = (mass: number, resolution: number) =>
+  /[\d.]+ g/.exec(sentence(say('balance-ballast', { moves: [], mass, resolution, place: 'nose' })))![0];
 
 describe('figures follow the scale, not whole grams (ballast and sums of a 6 g model were rounded to grams)', () => {
   it('by default a two-hundredth of the mass on a step of 1, 2 or 5, at most 1 g; a setting stands over it', () => {
@@ -15,9 +19,9 @@ describe('figures follow the scale, not whole grams (ballast and sums of a 6 g m
     expect(scaleResolution({ limits }, 2.5)).toBe(0.0001);
   });
   it('words carry as many decimals as the scale reads', () => {
-    expect(gramsText(0.0063, 0.00002)).toBe('6.30 g');
-    expect(gramsText(0.045, 0.001)).toBe('45 g');
-    expect(gramsText(0.0847, 0.0005)).toBe('84.5 g');
+    expect(grams(0.0063, 0.00002)).toBe('6.30 g');
+    expect(grams(0.045, 0.001)).toBe('45 g');
+    expect(grams(0.0847, 0.0005)).toBe('84.5 g');
   });
   it('law: ballast is never less than needed and at most one step more', () => {
     fc.assert(

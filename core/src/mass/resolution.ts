@@ -15,12 +15,6 @@ export function scaleResolution(design: Pick<Design, 'limits'>, mass: number): n
   return ten * (step >= 5 ? 5 : step >= 2 ? 2 : 1);
 }
 
-/** Grams in words, to that resolution. */
-export function gramsText(mass: number, resolution: number): string {
-  const decimals = Math.max(0, Math.ceil(-Math.log10(resolution * 1000) - 1e-9));
-  return `${(Math.round(mass / resolution) * resolution * 1000).toFixed(decimals)} g`;
-}
-
 /** The least mass on the scale's steps that is not below this one [kg]. */
 export function ballastStep(mass: number, resolution: number): number {
   return Number((Math.ceil(mass / resolution - 1e-9) * resolution).toPrecision(9));
