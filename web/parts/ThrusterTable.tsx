@@ -33,7 +33,10 @@ export function ThrusterPlaces() {
       caption="Places of the thrusters"
       addLabel="Add a thruster"
       newRow={() => another(design)}
-      columns={[{ key: 'name', label: 'Thruster', cell: { type: 'text' } }, ...['x', 'y', 'z'].map(place)]}
+      columns={[
+        { key: 'name', label: 'Thruster', cell: { type: 'text' }, width: 72 },
+        ...['x', 'y', 'z'].map(place),
+      ]}
     />
   );
 }
