@@ -485,7 +485,6 @@ describe('strips at their sections’ lift (Mukherjee and Gopalarathnam 2006)', 
         c,
         stripSections(c, new Map([['s', set]]), () => 1e5),
         { alpha, x: 0.25, z: 0, ...m },
-        { surfaces: [w] },
       ),
     };
   };

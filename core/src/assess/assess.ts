@@ -12,13 +12,13 @@ import { causesAt, inputsOf, QUANTITIES, READ, readRef, type QuantityId, type So
 import { StepCache } from './cache';
 import { drawnCurves } from './curves';
 import { findingsOf } from './findings';
-import { keyOf, type Ledger, type LedgerEntry } from './ledger';
+import { entriesByKey, type Ledger, type LedgerEntry } from './ledger';
 import { Run } from './run';
 import { compileTasks, scoreStates, type CompiledTask, type ScoreResult } from './scoring';
 import { stripChances } from './stripChance';
 import { Spreads } from './spreads';
 import { say, type Said } from '../words';
-import { cellsOf, valuesOf, type Cell, type Values } from './values';
+import { cellsOf, eachOf, valuesOf, type Cell, type Values } from './values';
 
 /** The steps of a document at what was learnt. */
 export function runOf(source: Source, calibration: Calibration, cache: StepCache): Run {
@@ -30,7 +30,7 @@ interface Task {
   run: Run;
   cells: Cell[];
   values: Values;
-  tasks: CompiledTask[];
+  tasks: readonly CompiledTask[];
 }
 
 function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task {
@@ -51,11 +51,11 @@ type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'value' | 'warnings' | '
 /** Everything that a task comes to, scores after what the steps gave. */
 function toldBy(task: Task, score: ScoreResult): Told[] {
   const { run, cells, values } = task;
-  const read = cells.flatMap((c): Told[] => {
-    const value = values[c.key],
-      q = READ[c.id];
-    if (value === undefined) return [];
-    return [{ ...c, value, warnings: q.remarks(run.of(q.step, c.state), run.source) }];
+  const read: Told[] = [];
+  eachOf(run, cells, ({ key, id, state }, result) => {
+    const value = values[key];
+    if (value !== undefined)
+      read.push({ key, id, state, value, warnings: READ[id].remarks(result, run.source) });
   });
   const scores = Object.entries(score.values).flatMap(([key, value]): Told[] => {
     const ref = readRef(key);
@@ -110,7 +110,7 @@ export function assessQuickly(
   }
   const score = scoreStates(brief, design, task.values, { tasks: task.tasks }),
     told = toldBy(task, score);
-  const before = new Map(earlier.entries.map((e) => [keyOf(e), e]));
+  const before = entriesByKey(earlier);
   const known = earlier.entries.filter((e) => e.id !== 'stripChance').length;
   if (told.length !== known || told.some((t) => !before.has(t.key) || !Number.isFinite(t.value))) return null;
   const entries = told.map(({ key, ...t }): LedgerEntry => ({ ...before.get(key)!, ...t }));

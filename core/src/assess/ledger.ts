@@ -57,6 +57,16 @@ export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part'>): string {
   return refText(e);
 }
 
+/** Entries by their references: a ledger does not change. */
+const indexes = new WeakMap<readonly LedgerEntry[], ReadonlyMap<string, LedgerEntry>>();
+
+/** Entries of a ledger by written reference. */
+export function entriesByKey({ entries }: Pick<Ledger, 'entries'>): ReadonlyMap<string, LedgerEntry> {
+  let index = indexes.get(entries);
+  if (!index) indexes.set(entries, (index = new Map(entries.map((e) => [keyOf(e), e]))));
+  return index;
+}
+
 /** Entry of a quantity in a state; quantities of the whole design answer for every state. */
 export function entryOf(
   ledger: Ledger,
@@ -64,7 +74,8 @@ export function entryOf(
   state: string,
   part?: string,
 ): LedgerEntry | undefined {
-  const at = (s: string) => ledger.entries.find((e) => e.id === id && e.state === s && e.part === part);
+  const index = entriesByKey(ledger),
+    at = (s: string) => index.get(keyOf({ id, state: s, ...(part === undefined ? {} : { part }) }));
   return at(state) ?? at(ALL);
 }
 

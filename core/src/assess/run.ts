@@ -14,6 +14,7 @@ export class Run {
   private readonly found = new Map<Step, Map<string, unknown>>();
   private readonly slices = new Map<Step, string>();
   private readonly states: ReadonlyMap<string, State>;
+  /** what sets it apart from its base */ private readonly mark: string;
 
   /** @param base the same document with only `moved` at another value */
   constructor(
@@ -23,7 +24,8 @@ export class Run {
     private readonly base: Run | null = null,
     private readonly moved: CauseId | null = null,
   ) {
-    this.states = new Map(source.design.states.map((l) => [l.id, l]));
+    this.states = base ? base.states : new Map(source.design.states.map((l) => [l.id, l]));
+    this.mark = moved ? `~${moved}:${causes[moved]}` : '';
   }
 
   /** The same document with one cause at another value. */
@@ -58,25 +60,25 @@ export class Run {
   }
 
   private resultsFor(step: Step, state: string): Record<string, unknown> {
-    const all = step.scope === 'all';
-    return Object.fromEntries(
-      step.needs.map(([name, need]) => [
-        name,
+    const all = step.scope === 'all',
+      out: Record<string, unknown> = {};
+    for (const [name, need] of step.needs)
+      out[name] =
         all && need.scope === 'state'
           ? ({ of: (s) => this.of(need, s) } satisfies Each<unknown>)
-          : this.of(need, state),
-      ]),
-    );
+          : this.of(need, state);
+    return out;
   }
 
-  /** What a step's result depends on. */
+  /** What a step's result depends on: with a cause moved, all that it did and where that cause is. */
   keyOf(step: Step, state: string): string {
     if (this.sharedWithBase(step)) return this.base!.keyOf(step, state);
     const at = step.scope === 'all' ? ONCE : state;
     let known = this.keys.get(step);
     if (!known) this.keys.set(step, (known = new Map()));
     let key = known.get(at);
-    if (key === undefined) known.set(at, (key = this.makeKey(step, at)));
+    if (key === undefined)
+      known.set(at, (key = this.base ? this.base.keyOf(step, at) + this.mark : this.makeKey(step, at)));
     return key;
   }
 
@@ -90,9 +92,8 @@ export class Run {
     return this.cache.keyOf(text);
   }
 
-  /** A run with a cause moved reads the same document; what a step reads without asking for the state is gone through once. */
+  /** What a step reads without asking for the state is gone through once. */
   private sliceOf(step: Step, state: string): string {
-    if (this.base) return this.base.sliceOf(step, state);
     const content = () => this.cache.contentOfSlice(step.slice(this.source, this.states.get(state)!));
     if (step.slice.length > 1) return content();
     let known = this.slices.get(step);

@@ -2,7 +2,7 @@
 import { hovers, type Brief, type Design, powertrainOf, courseOf } from '../design';
 import { compileFormula, type FormulaResult, type NameTable } from '../score';
 import type { KindName } from '../units';
-import { QUANTITIES, refText } from '../steps';
+import { ALL, QUANTITIES, refText } from '../steps';
 import { say, type Said } from '../words';
 import type { Values } from './values';
 
@@ -37,9 +37,16 @@ export function flyProblems(brief: Brief, design: Design, v: Values, loading: st
 /** The brief's formulas, read once. */
 export type CompiledTask = { m: Brief['tasks'][number]; f: FormulaResult };
 
-export function compileTasks(brief: Brief): CompiledTask[] {
-  const names = formulaNames(brief);
-  return brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, names) }));
+/** A brief does not change: its formulas are read once. */
+const compiled = new WeakMap<Brief, readonly CompiledTask[]>();
+
+export function compileTasks(brief: Brief): readonly CompiledTask[] {
+  const known = compiled.get(brief);
+  if (known) return known;
+  const names = formulaNames(brief),
+    made = brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, names) }));
+  compiled.set(brief, made);
+  return made;
 }
 
 export interface ScoreResult {
@@ -106,8 +113,69 @@ export function scoreRange(brief: Brief, design: Design, v: Values, state: strin
   return [Math.min(...scores), Math.max(...scores)];
 }
 
+/** One task as one state flies it: what its points are called, and where its formula's names are found. */
+interface Row {
+  readonly task: CompiledTask;
+  /** id of the state that flies it */ readonly flown: string;
+  readonly key: string;
+  readonly names: readonly { readonly name: string; readonly here: string; readonly all: string }[];
+}
+
+const rowsKnown = new WeakMap<readonly CompiledTask[], WeakMap<Design['states'], readonly Row[][]>>();
+
+function rowOf(task: CompiledTask, state: string): Row {
+  const { m, f } = task,
+    flown = m.state === 'each' ? state : m.state,
+    names = f.status === 'ok' ? [...f.names] : [];
+  return {
+    task,
+    flown,
+    key: refText({ id: 'points', state, part: m.id }),
+    names: names.map((name) => ({ name, here: `${name}@${flown}`, all: `${name}@${ALL}` })),
+  };
+}
+
+/** Rows of every state: the same for all values. */
+function rowsOf(tasks: readonly CompiledTask[], states: Design['states']): readonly Row[][] {
+  let by = rowsKnown.get(tasks);
+  if (!by) rowsKnown.set(tasks, (by = new WeakMap()));
+  let rows = by.get(states);
+  if (!rows) by.set(states, (rows = states.map((l) => tasks.map((t) => rowOf(t, l.id)))));
+  return rows;
+}
+
+interface Scoring {
+  readonly v: Values;
+  /** the course's figures and the field's */ readonly fixed: Readonly<Record<string, number>>;
+  readonly held: HeldSteps | undefined;
+  problems(state: string): readonly Said[];
+}
+
+/** Points of one row, and why there are none. */
+function pointsOf({ task: { f }, flown, names }: Row, s: Scoring): { points: number; said: Said[] } {
+  if (f.status !== 'ok') return { points: 0, said: [] };
+  const env: Record<string, number> = { ...s.fixed };
+  for (const { name, here, all } of names) if (!(name in s.fixed)) env[name] = s.v[here] ?? s.v[all] ?? NaN;
+  if (s.held && f.names.includes('laps')) env.laps = s.v[`lapsExact@${flown}`];
+  const points = f.evaluate(env),
+    problems = s.problems(flown);
+  const said: Said[] = problems.length > 0 ? [say('no-points', { because: [...problems] })] : [];
+  if (problems.length > 0) return { points: 0, said };
+  return Number.isFinite(points)
+    ? { points, said }
+    : { points: 0, said: [...said, say('formula-no-number', {})] };
+}
+
+function fixedFigures(brief: Brief, rivals: Rivals): Record<string, number> {
+  const course = courseOf(brief),
+    out: Record<string, number> = course ? { window: course.window, timedLaps: course.timedLaps } : {};
+  for (const r of brief.rivals)
+    out[r.name] = typeof rivals === 'string' ? r[rivals] : (rivals[r.name] ?? r.likely);
+  return out;
+}
+
 /**
- * Points per task and loading and the total. A loading that cannot be flown scores nothing on its free tasks.
+ * Points per task and state and the total. A state that cannot be flown scores nothing on its free tasks.
  * @param options.rivals which figure of each range of the field, or figures by name; likely where left out
  * @param options.tasks formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
@@ -119,48 +187,40 @@ export function scoreStates(
   options: { rivals?: Rivals; held?: HeldSteps; tasks?: readonly CompiledTask[] } = {},
 ): ScoreResult {
   const { rivals = 'likely', held, tasks = compileTasks(brief) } = options;
-  const course = courseOf(brief),
-    fixed: Record<string, number> = course ? { window: course.window, timedLaps: course.timedLaps } : {};
-  for (const r of brief.rivals)
-    fixed[r.name] = typeof rivals === 'string' ? r[rivals] : (rivals[r.name] ?? r.likely);
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
+  const problems = new Map<string, readonly Said[]>();
+  const scoring: Scoring = {
+    v,
+    fixed: fixedFigures(brief, rivals),
+    held,
+    problems(state) {
+      let known = held ? held.problems[state] : problems.get(state);
+      if (!known) problems.set(state, (known = flyProblems(brief, design, v, state)));
+      return known;
+    },
+  };
   for (const { m, f } of tasks)
     if (f.status === 'error')
       out.errors.push(say('formula-error', { task: m.name || m.id, problem: f.message }));
-  for (const l of design.states) {
+  rowsOf(tasks, design.states).forEach((rows, i) => {
     let total = 0;
-    for (const { m, f } of tasks) {
-      const flown = m.state === 'each' ? l.id : m.state,
-        key = refText({ id: 'points', state: l.id, part: m.id });
-      let points = 0;
-      if (f.status === 'ok') {
-        const env = { ...fixed };
-        for (const name of f.names)
-          if (!(name in fixed)) env[name] = v[`${name}@${flown}`] ?? v[`${name}@all`] ?? NaN;
-        if (held && f.names.includes('laps')) env.laps = v[`lapsExact@${flown}`];
-        points = f.evaluate(env);
-        const problems = held ? held.problems[flown] : flyProblems(brief, design, v, flown);
-        if (problems.length) {
-          points = 0;
-          (out.remarks[key] ??= []).push(say('no-points', { because: problems }));
-        }
-        if (!Number.isFinite(points)) {
-          points = 0;
-          (out.remarks[key] ??= []).push(say('formula-no-number', {}));
-        }
-      }
-      out.values[key] = points;
+    for (const row of rows) {
+      const { points, said } = pointsOf(row, scoring);
+      out.values[row.key] = points;
+      if (said.length > 0) out.remarks[row.key] = said;
       total += points;
     }
-    out.values[`score@${l.id}`] = total;
-  }
+    out.values[`score@${design.states[i].id}`] = total;
+  });
+  return withBest(brief, design, out, held);
+}
+
+function withBest(brief: Brief, design: Design, out: ScoreResult, held: HeldSteps | undefined): ScoreResult {
+  const scoreOf = (l: { id: string }) => out.values[`score@${l.id}`];
   const best =
     design.states.find((l) => l.id === held?.best) ??
-    design.states.reduce(
-      (a, l) => (out.values[`score@${l.id}`] > out.values[`score@${a.id}`] ? l : a),
-      design.states[0],
-    );
-  out.values['bestScore@all'] = out.values[`score@${best.id}`];
+    design.states.reduce((a, l) => (scoreOf(l) > scoreOf(a) ? l : a), design.states[0]);
+  out.values['bestScore@all'] = scoreOf(best);
   // tasks bound to a state score the same whatever else is carried: none is then the best to carry
   if (brief.tasks.some((m) => m.state === 'each')) {
     out.values['bestCount@all'] = best.count;

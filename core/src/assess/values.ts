@@ -28,8 +28,11 @@ export function numbersOn(step: Step): readonly ReadId[] {
 
 /** Numbers of one result in that order; undefined where the aircraft or state has none. */
 export function readAll(step: Step, result: unknown): (number | undefined)[] {
-  const { ids, curves } = OF_STEP.get(step)!;
-  return [...ids.map((id) => READ[id].read(result)), ...curves.flatMap((c) => c.read(result)?.y ?? [])];
+  const { ids, curves } = OF_STEP.get(step)!,
+    out: (number | undefined)[] = [];
+  for (const id of ids) out.push(READ[id].read(result));
+  for (const c of curves) for (const y of c.read(result)?.y ?? []) out.push(y);
+  return out;
 }
 
 export interface Cell {
@@ -39,14 +42,38 @@ export interface Cell {
   /** place among what is read off its step */ readonly at: number;
 }
 
+/** What is read of one state, or of the whole design: the same for every document that has such a state. */
+const cellsAt = new Map<string, readonly Cell[]>();
+/** States of so many names are kept. */
+const STATES = 200;
+
+function cellsIn(scope: 'all' | 'state', state: string): readonly Cell[] {
+  const known = cellsAt.get(`${scope} ${state}`);
+  if (known) return known;
+  const made = READINGS.filter((r) => r.step.scope === scope).flatMap(({ ids }) =>
+    ids.map((id, at): Cell => ({ key: `${id}@${state}`, id, state, at })),
+  );
+  if (cellsAt.size >= STATES) cellsAt.clear();
+  cellsAt.set(`${scope} ${state}`, made);
+  return made;
+}
+
 /** Every number that the steps may give, whether they do or not: of the whole design, then state by state. */
 export function cellsOf(run: Run): Cell[] {
-  const all = READINGS.flatMap(({ ids }) => ids.map((id, at) => ({ id, at })));
-  const cells = (scope: 'all' | 'state', state: string) =>
-    all.flatMap(({ id, at }): Cell[] =>
-      READ[id].scope === scope ? [{ key: `${id}@${state}`, id, state, at }] : [],
-    );
-  return [...cells('all', 'all'), ...run.source.design.states.flatMap((l) => cells('state', l.id))];
+  const { states } = run.source.design;
+  return [...cellsIn('all', 'all'), ...states.flatMap((l) => cellsIn('state', l.id))];
+}
+
+/** Cells with the results they are read off: those of one step stand side by side. */
+export function eachOf(run: Run, cells: readonly Cell[], take: (c: Cell, result: unknown) => void): void {
+  let step: Step | null = null,
+    state = '',
+    result: unknown;
+  for (const c of cells) {
+    const of = READ[c.id].step;
+    if (of !== step || c.state !== state) result = run.of((step = of), (state = c.state));
+    take(c, result);
+  }
 }
 
 /** One of them; undefined where this aircraft or state has no such number. */
@@ -58,9 +85,9 @@ export function readCell(run: Run, { id, state }: Pick<Cell, 'id' | 'state'>): n
 /** Numbers of a run by written reference. */
 export function valuesOf(run: Run, cells: readonly Cell[]): Values {
   const out: Values = {};
-  for (const c of cells) {
-    const value = readCell(run, c);
+  eachOf(run, cells, (c, result) => {
+    const value = READ[c.id].read(result);
     if (value !== undefined) out[c.key] = value;
-  }
+  });
   return out;
 }

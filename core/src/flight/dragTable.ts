@@ -70,23 +70,29 @@ export function profileTable(
   air: Air,
   nodes: readonly number[],
 ): ProfileTable {
-  const rows = new Map<number, Float64Array>(),
-    perMetre = air.density / air.viscosity;
-  // row: one speed and one pitch control; a place that was not asked for is NaN
-  const rowOf = (k: number, j: number): Float64Array => {
-    const key = j * nodes.length + k;
-    let row = rows.get(key);
-    if (!row) rows.set(key, (row = new Float64Array(CL_COUNT).fill(NaN)));
-    return row;
+  const planes = new Map<number, Float64Array>(),
+    perMetre = air.density / air.viscosity,
+    ratios = nodes.map((v, k) => Math.log(nodes[k + 1] / v));
+  // of one pitch control, a row each speed; a place that was not asked for is NaN
+  const planeOf = (j: number): Float64Array => {
+    let plane = planes.get(j);
+    if (!plane) planes.set(j, (plane = new Float64Array(nodes.length * CL_COUNT).fill(NaN)));
+    return plane;
   };
-  const cell = (row: Float64Array, k: number, j: number, i: number): number => {
-    if (!Number.isNaN(row[i])) return row[i];
-    return (row[i] = profileOf(sol, polars, CL_LOW + CL_STEP * i, CONTROL_STEP * j, perMetre * nodes[k]));
+  const cell = (plane: Float64Array, k: number, j: number, i: number): number => {
+    const known = plane[k * CL_COUNT + i];
+    if (known === known) return known;
+    return (plane[k * CL_COUNT + i] = profileOf(
+      sol,
+      polars,
+      CL_LOW + CL_STEP * i,
+      CONTROL_STEP * j,
+      perMetre * nodes[k],
+    ));
   };
-  const along = (k: number, j: number, i: number, a: number): number => {
-    const row = rowOf(k, j),
-      low = cell(row, k, j, i);
-    return a === 0 ? low : low + a * (cell(row, k, j, i + 1) - low);
+  const along = (plane: Float64Array, k: number, j: number, i: number, a: number): number => {
+    const low = cell(plane, k, j, i);
+    return a === 0 ? low : low + a * (cell(plane, k, j, i + 1) - low);
   };
   return {
     speeds: nodes,
@@ -98,11 +104,16 @@ export function profileTable(
         j = Math.floor(e),
         c = e - j;
       const k = bracketIndex(nodes, speed),
-        b = clamp(Math.log(speed / nodes[k]) / Math.log(nodes[k + 1] / nodes[k]), 0, 1);
-      const plane = (n: number) =>
-        c === 0 ? along(n, j, i, a) : (1 - c) * along(n, j, i, a) + c * along(n, j + 1, i, a);
+        b = clamp(Math.log(speed / nodes[k]) / ratios[k], 0, 1);
+      const here = planeOf(j),
+        next = c === 0 ? here : planeOf(j + 1);
+      const at = (n: number) => {
+        const low = along(here, n, j, i, a);
+        return c === 0 ? low : (1 - c) * low + c * along(next, n, j + 1, i, a);
+      };
       // drag goes as a power of the speed: straight in logarithms
-      return b === 0 ? plane(k) : plane(k) * (plane(k + 1) / plane(k)) ** b;
+      const slow = at(k);
+      return b === 0 ? slow : slow * (at(k + 1) / slow) ** b;
     },
   };
 }

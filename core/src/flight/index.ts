@@ -2,7 +2,16 @@ export { APPROACH, landingRun, TOUCH_DOWN } from './landing';
 export type { LandingInput, LandingRun } from './landing';
 export { buildDragTable, dragAt, inducedForm, parasiteAreas, profileTable, trimLine } from './dragTable';
 export type { DragParts, DragTable, ProfileTable, TrimLine } from './dragTable';
-export { bestClimb, climbAt, glide, groundRun, levelSpeed, stallSpeed, levelSpeeds } from './performance';
+export {
+  bestClimb,
+  climbAt,
+  climbBy,
+  glide,
+  groundRun,
+  levelSpeed,
+  stallSpeed,
+  levelSpeeds,
+} from './performance';
 export type { GroundRun, GroundRunInput, PointModel, LevelSpeeds } from './performance';
 export { dimensional, lateralRoots, longitudinalRoots, nameLateral, nameLongitudinal } from './modes';
 export type { Flying, Lateral, Longitudinal, Mode, ModeName, Root } from './modes';

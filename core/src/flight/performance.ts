@@ -75,9 +75,14 @@ export function levelSpeed(m: PointModel, thrust: (v: number) => number, loadFac
   return levelSpeeds(m, thrust, loadFactor)?.fast ?? null;
 }
 
-/** Rate of climb [m/s] at full throttle and airspeed V: (T - D) V / W. Anderson 6.50 */
+/** Rate of climb [m/s] at a mass [kg] by what thrust has over drag [N] at an airspeed V [m/s]: (T - D) V / W. Anderson 6.50 */
+export function climbBy(mass: number, excess: number, speed: number): number {
+  return (excess * speed) / (mass * G0);
+}
+
+/** Rate of climb [m/s] at full throttle and an airspeed [m/s]. */
 export function climbAt(m: PointModel, speed: number): number {
-  return ((m.fullThrust(speed) - m.drag(speed)) * speed) / (m.mass * G0);
+  return climbBy(m.mass, m.fullThrust(speed) - m.drag(speed), speed);
 }
 
 /** Best rate of climb [m/s] at full throttle and its speed. */

@@ -3,6 +3,7 @@ export {
   cgPath,
   itemMass,
   itemPoints,
+  ladenState,
   heaviestState,
   massSteps,
   weighedDesign,

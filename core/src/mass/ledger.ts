@@ -146,35 +146,39 @@ function lump(mass: number, density: number): { ixx: number; iyy: number; izz: n
 }
 
 /**
- * Items as point masses in a state.
+ * Items as point masses, where they stand in the design.
  * @param use 'plan' ignores the scale; 'best' takes the weighed mass where there is one
  * @param growth multiplies what is not weighed
- * @param state what is moved or absent in it
  */
 export function itemPoints(
   design: Planned & Pick<Design, 'items'>,
   use: 'plan' | 'best',
   growth: number,
-  state?: Pick<State, 'moved' | 'absent'>,
 ): PointMass[] {
-  return design.items
-    .filter((i) => !state?.absent?.includes(i.id))
-    .map((item) => {
-      const plan = plannedItem(item, design);
-      const weighed = use === 'best' && aboard(design, item) ? item.weighed : null;
-      const mass = weighed ?? plan.mass * growth;
-      const to = state?.moved?.find((m) => m.item === item.id);
-      return {
-        id: item.id,
-        mass,
-        x: to?.x ?? plan.x,
-        y: to?.y ?? item.y,
-        z: to?.z ?? plan.z,
-        inWing: item.inWing,
-        sigma: weighed === null ? item.spread * mass : 0.002 * mass,
-        own: ownInertia(item, mass, design),
-      };
-    });
+  return design.items.map((item) => {
+    const plan = plannedItem(item, design);
+    const weighed = use === 'best' && aboard(design, item) ? item.weighed : null;
+    const mass = weighed ?? plan.mass * growth;
+    return {
+      id: item.id,
+      mass,
+      x: plan.x,
+      y: item.y,
+      z: plan.z,
+      inWing: item.inWing,
+      sigma: weighed === null ? item.spread * mass : 0.002 * mass,
+      own: ownInertia(item, mass, design),
+    };
+  });
+}
+
+/** Items that are aboard in a state, where it has them. */
+function inState(items: readonly PointMass[], { absent, moved }: LadenState): PointMass[] {
+  return items.flatMap((p) => {
+    if (absent?.includes(p.id)) return [];
+    const to = moved?.find((m) => m.item === p.id);
+    return [to ? { ...p, x: to.x ?? p.x, y: to.y ?? p.y, z: to.z ?? p.z } : p];
+  });
 }
 
 /** The order in which rows of the bay are filled: those that leave last first. */
@@ -240,18 +244,19 @@ function towedPoints(t: State['towed']): PointMass[] {
   return [{ id: 'towed', mass, x: t.x, y: 0, z: t.z, inWing: false, sigma: 0.01 * mass }];
 }
 
-/** The aircraft in one loading with what it carries and tows. */
+/** The items of an aircraft in one state with what it carries and tows. */
+export function ladenState(items: readonly PointMass[], bay: Laden, state: LadenState): MassState {
+  return massState([...inState(items, state), ...payloadPoints(bay, state), ...towedPoints(state.towed)]);
+}
+
+/** The aircraft in one state with what it carries and tows. */
 export function loadedState(
   design: MassDesign,
-  loading: LadenState,
+  state: LadenState,
   use: 'plan' | 'best',
   growth: number,
 ): MassState {
-  return massState([
-    ...itemPoints(design, use, growth, loading),
-    ...payloadPoints(design, loading),
-    ...towedPoints(loading.towed),
-  ]);
+  return ladenState(itemPoints(design, use, growth), design, state);
 }
 
 /**
@@ -290,12 +295,12 @@ export function massSteps(s: MassState): { mass: number; x: number; z: number } 
 
 /** The heaviest state that flies; the heaviest of all where only hover is asked. */
 export function heaviestState(
-  design: Omit<MassDesign, 'states'> & { states: readonly (LadenState & Pick<State, 'hover'>)[] },
-  growth: number,
+  items: readonly PointMass[],
+  bay: Pick<Laden, 'payload'> & { states: readonly (LadenState & Pick<State, 'hover'>)[] },
 ): MassState {
-  const flying = design.states.filter((l) => !hovers(l));
-  return (flying.length > 0 ? flying : design.states)
-    .map((l) => loadedState(design, l, 'best', growth))
+  const flying = bay.states.filter((l) => !hovers(l));
+  return (flying.length > 0 ? flying : bay.states)
+    .map((l) => ladenState(items, bay, l))
     .reduce((m, s) => (s.mass > m.mass ? s : m));
 }
 

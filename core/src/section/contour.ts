@@ -85,8 +85,20 @@ export function repanel(p: readonly (readonly [number, number])[], n: number): C
   return { xy };
 }
 
+type Face = { x: number[]; y: number[] };
+/** A contour does not change: its faces are parted once. */
+const parted = new WeakMap<Contour, readonly Face[]>();
+
 /** Upper and lower ordinates against x, ascending in x. */
-export function faces(contour: Contour): { x: number[]; y: number[] }[] {
+export function faces(contour: Contour): readonly Face[] {
+  const known = parted.get(contour);
+  if (known) return known;
+  const made = facesOf(contour);
+  parted.set(contour, made);
+  return made;
+}
+
+function facesOf(contour: Contour): readonly Face[] {
   const n = contour.xy.length / 2;
   const nose = Array.from({ length: n }, (_, i) => i).reduce(
     (b, i) => (contour.xy[2 * i] < contour.xy[2 * b] ? i : b),

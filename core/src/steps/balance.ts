@@ -1,9 +1,9 @@
 /** Mass, CG and inertia of every state, as far as is known; the heaviest of them; what was planned. */
 import { hovers, type State } from '../design';
-import { heaviestState, loadedState, massSteps, type MassState } from '../mass';
+import { heaviestState, itemPoints, ladenState, massSteps, type MassState, type PointMass } from '../mass';
 import type { Causes } from './causes';
 import { quantitiesOf, part } from './quantity';
-import { step, type Source } from './step';
+import { NOTHING, step, type Source } from './step';
 
 /** What every mass is made of; the name of the payload weighs nothing. */
 function massParts({ design }: Source) {
@@ -41,46 +41,82 @@ export const masses = step({
   run: (_, parts): Masses => parts,
 });
 
-const designOf = ({ design, most }: Masses) => ({ ...design, states: [{ count: most }] });
+const bayOf = ({ design, most }: Masses) => ({ payload: design.payload, states: [{ count: most }] });
+
+/** Items where they stand: with nothing learnt, as they are known, and as planned whatever the scale says. */
+interface Items {
+  readonly points: readonly PointMass[];
+}
+
+const unlearntItems = step({
+  id: 'items, nothing learnt',
+  scope: 'all',
+  needs: { masses },
+  slice: NOTHING,
+  run: ({ masses }): Items => ({ points: itemPoints(masses.design, 'best', 1) }),
+});
+
+const knownItems = step({
+  id: 'items',
+  scope: 'all',
+  needs: { masses },
+  causes: ['massGrowth'],
+  slice: NOTHING,
+  run: ({ masses }, _, f): Items => ({ points: itemPoints(masses.design, 'best', f.massGrowth) }),
+});
+
+const plannedItems = step({
+  id: 'items as planned',
+  scope: 'all',
+  needs: { masses },
+  slice: NOTHING,
+  run: ({ masses }): Items => ({ points: itemPoints(masses.design, 'plan', 1) }),
+});
 
 /** The states that bear on which is the heaviest. */
 const allStates = ({ design }: Source) => design.states.map((l) => ({ ...stateParts(l), hover: hovers(l) }));
 
-const withStates = (masses: Masses, states: ReturnType<typeof allStates>) => ({
-  ...masses.design,
-  states: states,
-});
+const heaviestOf = ({ points }: Items, masses: Masses, states: ReturnType<typeof allStates>): MassState =>
+  heaviestState(points, { payload: masses.design.payload, states });
 
-/** Mass and CG by so many of the state's own steps. */
-function nudged(state: MassState, n: Pick<Causes, 'mass' | 'x' | 'z'>): MassState {
-  if (!n.mass && !n.x && !n.z) return state;
+/** Mass and place of the CG along x by so many of the state's own steps. */
+function nudged(state: MassState, n: Pick<Causes, 'mass' | 'x'>): MassState {
+  if (!n.mass && !n.x) return state;
   const h = massSteps(state);
-  return {
-    ...state,
-    mass: state.mass + n.mass * h.mass,
-    x: state.x + n.x * h.x,
-    z: state.z + n.z * h.z,
-  };
+  return { ...state, mass: state.mass + n.mass * h.mass, x: state.x + n.x * h.x };
+}
+
+/** Height of the CG by so many of the state's own steps: for the few who ask for it [m]. */
+export function heightOf(state: MassState, n: Pick<Causes, 'z'>): number {
+  return n.z ? state.z + n.z * massSteps(state).z : state.z;
 }
 
 /** The heaviest state that flies, with nothing learnt. */
 export const heaviest = step({
   id: 'heaviest',
   scope: 'all',
-  needs: { masses },
+  needs: { masses, unlearntItems },
   slice: (source) => ({ states: allStates(source) }),
-  run: ({ masses }, { states }): MassState => heaviestState(withStates(masses, states), 1),
+  run: ({ masses, unlearntItems }, { states }): MassState => heaviestOf(unlearntItems, masses, states),
+});
+
+/** As far as is known, before its mass and CG are moved. */
+const heaviestLaden = step({
+  id: 'heaviest laden',
+  scope: 'all',
+  needs: { masses, knownItems },
+  slice: (source) => ({ states: allStates(source) }),
+  run: ({ masses, knownItems }, { states }): MassState => heaviestOf(knownItems, masses, states),
 });
 
 /** The same as it is known. */
 export const heaviestKnown = step({
   id: 'heaviest known',
   scope: 'all',
-  needs: { masses },
-  causes: ['massGrowth', 'mass', 'x', 'z'],
-  slice: (source) => ({ states: allStates(source) }),
-  run: ({ masses }, { states }, f): MassState =>
-    nudged(heaviestState(withStates(masses, states), f.massGrowth), f),
+  needs: { heaviestLaden },
+  causes: ['mass', 'x'],
+  slice: NOTHING,
+  run: ({ heaviestLaden }, _, f): MassState => nudged(heaviestLaden, f),
 });
 
 export interface Balance {
@@ -89,16 +125,25 @@ export interface Balance {
   readonly count: number;
 }
 
+/** As far as is known, before its mass and CG are moved. */
+const laden = step({
+  id: 'laden',
+  scope: 'state',
+  needs: { masses, knownItems },
+  slice: (_, state) => stateParts(state),
+  run: ({ masses, knownItems }, state): MassState => ladenState(knownItems.points, bayOf(masses), state),
+});
+
 export const balance = step({
   id: 'balance',
   scope: 'state',
-  needs: { masses },
-  causes: ['massGrowth', 'mass', 'x', 'z'],
-  slice: (_, state) => stateParts(state),
-  run: ({ masses }, state, f): Balance => ({
-    state: nudged(loadedState(designOf(masses), state, 'best', f.massGrowth), f),
-    payload: state.count * masses.design.payload.unitMass,
-    count: state.count,
+  needs: { masses, laden },
+  causes: ['mass', 'x'],
+  slice: (_, { count }) => ({ count }),
+  run: ({ masses, laden }, { count }, f): Balance => ({
+    state: nudged(laden, f),
+    payload: count * masses.design.payload.unitMass,
+    count,
   }),
 });
 
@@ -106,19 +151,20 @@ export const balance = step({
 export const unlearnt = step({
   id: 'balance, nothing learnt',
   scope: 'state',
-  needs: { masses },
+  needs: { masses, unlearntItems },
   slice: (_, state) => stateParts(state),
-  run: ({ masses }, state): MassState => loadedState(designOf(masses), state, 'best', 1),
+  run: ({ masses, unlearntItems }, state): MassState =>
+    ladenState(unlearntItems.points, bayOf(masses), state),
 });
 
 /** As planned, whatever the scale says. */
 export const planned = step({
   id: 'planned mass',
   scope: 'state',
-  needs: { masses },
+  needs: { masses, plannedItems },
   slice: (_, state) => stateParts(state),
-  run: ({ masses }, state): { mass: number } => ({
-    mass: loadedState(designOf(masses), state, 'plan', 1).mass,
+  run: ({ masses, plannedItems }, state): { mass: number } => ({
+    mass: ladenState(plannedItems.points, bayOf(masses), state).mass,
   }),
 });
 
@@ -184,4 +230,19 @@ const BALANCE = {
   }),
 };
 
-export const BALANCE_PART = part([masses, heaviest, heaviestKnown, unlearnt, balance, planned], BALANCE);
+export const BALANCE_PART = part(
+  [
+    masses,
+    unlearntItems,
+    knownItems,
+    plannedItems,
+    heaviest,
+    heaviestLaden,
+    heaviestKnown,
+    laden,
+    unlearnt,
+    balance,
+    planned,
+  ],
+  BALANCE,
+);

@@ -1,8 +1,8 @@
 /** Climb, top speed and what the thrust is worth against the weight. */
 import { G0 } from '../air';
 import { hovers } from '../design';
-import { bestClimb, climbAt, levelSpeed } from '../flight';
-import { airframe, flownPart, LEVEL } from './drag';
+import { bestClimb, climbBy, levelSpeed } from '../flight';
+import { airframe, LEVEL } from './drag';
 import { fullThrust, still, thrustAt } from './drive';
 import { curvesOf, quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
@@ -30,7 +30,10 @@ export const climb = step({
       top: levelSpeed(model, thrust),
       thrustToWeight: still.point.thrust / (airframe.mass * G0),
       powerToWeight: still.point.power / airframe.mass,
-      chart: { x: airframe.chart, y: flownPart(airframe, (s) => climbAt(model, s)) },
+      chart: {
+        x: airframe.chart,
+        y: airframe.chart.map((s, i) => climbBy(airframe.mass, thrust(s) - airframe.charted[i], s)),
+      },
     };
   },
 });

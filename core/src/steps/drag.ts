@@ -87,6 +87,7 @@ export interface Airframe extends Omit<PointModel, 'fullThrust'> {
   /** by part [N], carrying a lift [N] */ parts(speed: number, lift: number): DragParts;
   /** stall speed in level flight [m/s] */ readonly stall: number;
   readonly chart: readonly number[];
+  /** drag at those speeds [N], NaN where it does not fly */ readonly charted: readonly number[];
 }
 
 export const airframe = step({
@@ -98,23 +99,26 @@ export const airframe = step({
   run: ({ air, shape, balance: { state }, lift, dragTable, speeds, trust }, _, causes): Airframe => {
     const f = actingOnDrag(causes, trust);
     const parts = (speed: number, carried: number) => dragAt(dragTable, speed, carried, air.density, f);
+    const weight = state.mass * G0;
+    let charted: readonly number[] | null = null;
     return {
       mass: state.mass,
       density: air.density,
       area: shape.wing.area,
       clMax: lift.clMax,
       parts,
-      drag: (speed, n = 1) => parts(speed, n * state.mass * G0).total,
+      drag: (speed, n = 1) => parts(speed, n * weight).total,
       fastest: speeds.high,
       stall: lift.speed,
       chart: speeds.curve,
+      get charted() {
+        // charts begin a little below the stall
+        charted ??= speeds.curve.map((s) => (s < 0.85 * lift.speed ? NaN : parts(s, weight).total));
+        return charted;
+      },
     };
   },
 });
-
-/** Charts begin a little below the stall. */
-export const flownPart = (a: Airframe, at: (speed: number) => number): number[] =>
-  a.chart.map((s) => (s < 0.85 * a.stall ? NaN : at(s)));
 
 export const glide = step({
   id: 'glide',
@@ -230,7 +234,7 @@ const DRAG_CURVES = curvesOf(airframe, {
   drag: {
     xKind: 'speed',
     yKind: 'force',
-    read: (a) => ({ x: a.chart, y: flownPart(a, (s) => a.drag(s)) }),
+    read: (a) => ({ x: a.chart, y: a.charted }),
   },
 });
 

@@ -2,9 +2,9 @@
 import {
   bodySlopes,
   coupleStrips,
-  derivativesOf,
   momentLines,
   nearMoments,
+  sideslipSlopes,
   solveLattice,
   type BodySlopes,
   type CoupledStrips,
@@ -87,10 +87,8 @@ export const lateral = step({
   scope: 'all',
   needs: { lattice, bodies },
   slice: NOTHING,
-  run: ({ lattice, bodies }): Lateral => {
-    const d = derivativesOf(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, bodies);
-    return { CYbeta: d.CYbeta, Cnbeta: d.Cnbeta };
-  },
+  run: ({ lattice, bodies }): Lateral =>
+    sideslipSlopes(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, bodies),
 });
 
 /** The slope as it is told: what the lattice leaves open moves this number alone. */

@@ -146,6 +146,12 @@ export const stallOrder = step({
   },
 });
 
+interface StallAngles {
+  readonly alpha: number;
+  readonly reserve: number | undefined;
+  readonly unsure: boolean;
+}
+
 /** Angles of the stall belong to the heaviest state that flies. */
 export const stallAngles = step({
   id: 'stall angles',
@@ -153,7 +159,7 @@ export const stallAngles = step({
   needs: { air, shape, lattice, sweeps, trust, heaviestKnown },
   causes: ['clMax', 'sectionLift', 'stallAngle'],
   slice: NOTHING,
-  run: (r, _, f): { alpha: number; reserve: number | undefined } => {
+  run: (r, _, f): StallAngles => {
     const worst = stallOf(r.sweeps, {
       air: r.air,
       area: r.shape.wing.area,
@@ -167,6 +173,7 @@ export const stallAngles = step({
     return {
       alpha: share * worst.alphaStall,
       reserve: worst.reserve === null ? undefined : share * worst.reserve,
+      unsure: worst.reserveUnsure,
     };
   },
 });
@@ -231,6 +238,7 @@ const LIFT = {
       method: COUPLED,
       better: 'more',
       read: (r) => r.reserve,
+      remarks: (r) => remark(r.unsure, 'reserve-not-settled', {}),
     },
   }),
 };

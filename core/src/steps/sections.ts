@@ -16,7 +16,7 @@ import {
   type PolarSet,
   type SectionModel,
 } from '../section';
-import { heaviestState } from '../mass';
+import { heaviestState, itemPoints } from '../mass';
 import { referencePlanform } from '../surface';
 import { step } from './step';
 import { part } from './quantity';
@@ -35,7 +35,9 @@ const SLOW_REYNOLDS = [1e4, 2e4];
 function fliesSlow(design: Design): boolean {
   const wing = referencePlanform(design.surfaces),
     air = airAt(0);
-  const speed = Math.sqrt((2 * heaviestState(design, 1).mass * G0) / (air.density * wing.area * 1.2));
+  const speed = Math.sqrt(
+    (2 * heaviestState(itemPoints(design, 'best', 1), design).mass * G0) / (air.density * wing.area * 1.2),
+  );
   const chord = Math.min(...design.surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
   return (speed * chord * air.density) / air.viscosity < 0.9 * POLAR_REYNOLDS[0];
 }

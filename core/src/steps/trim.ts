@@ -4,7 +4,7 @@ import { powertrainOf } from '../design';
 import { thrustMoment } from '../layout';
 import { solveTrim, type TrimState } from '../surface';
 import { air } from './air';
-import { balance } from './balance';
+import { balance, heightOf } from './balance';
 import { airframe } from './drag';
 import { work } from './lap';
 import { VLM } from './lattice';
@@ -18,6 +18,7 @@ export const trim = step({
   id: 'trim',
   scope: 'state',
   needs: { air, shape, aero, balance, airframe, work },
+  causes: ['z'],
   slice: ({ design }) => {
     const { unpowered, propeller } = powertrainOf(design);
     return {
@@ -27,12 +28,12 @@ export const trim = step({
       downThrust: propeller.downThrust,
     };
   },
-  run: ({ air, shape, aero, balance: { state }, airframe, work }, propeller): TrimState => {
+  run: ({ air, shape, aero, balance: { state }, airframe, work }, propeller, f): TrimState => {
     const { area, mac } = shape.wing,
       q = 0.5 * air.density * work.speed ** 2;
     const pulls = !propeller.unpowered && work.held !== 'on rotors',
       pull = pulls ? airframe.drag(work.speed) : 0;
-    const moment = thrustMoment(propeller, pull, q, area, mac, { x: state.x, z: state.z });
+    const moment = thrustMoment(propeller, pull, q, area, mac, { x: state.x, z: heightOf(state, f) });
     return solveTrim(aero, (state.mass * G0) / (q * area), state.x, moment.cm);
   },
 });

@@ -50,26 +50,38 @@ function stability(f: Forces, alpha: number): Forces {
   return { ...f, Cl: f.Cl * c + f.Cn * s, Cn: f.Cn * c - f.Cl * s };
 }
 
-/**
- * @param at trimmed angle of attack and elevator; x, z of the CG
- */
-export function derivativesOf(
+/** Trimmed angle of attack and elevator; x, z of the CG. */
+type Trimmed = Pick<Motion, 'alpha' | 'elevator' | 'flap' | 'x' | 'z'>;
+
+const slope = (up: Forces, down: Forces): Forces =>
+  Object.fromEntries(
+    Object.entries(up).map(([k, v]) => [k, (v - down[k as keyof Forces]) / (2 * H)]),
+  ) as unknown as Forces;
+
+/** Forces about a state, and how they change with a change of its motion. */
+function aboutState(sol: LatticeSolution, at: Trimmed) {
+  const d = (change: Partial<Motion>, alpha = at.alpha): Forces =>
+    stability(forcesOf(sol, { ...at, ...change }), alpha);
+  return { d, by: (make: (h: number) => Partial<Motion>): Forces => slope(d(make(H)), d(make(-H))) };
+}
+
+/** Side force and yawing moment by sideslip alone, per rad. */
+export function sideslipSlopes(
   sol: LatticeSolution,
-  at: Pick<Motion, 'alpha' | 'elevator' | 'flap' | 'x' | 'z'>,
+  at: Trimmed,
   body: BodySlopes,
-): Derivatives {
+): Pick<Derivatives, 'CYbeta' | 'Cnbeta'> {
+  const be = aboutState(sol, at).by((h) => ({ beta: h }));
+  return { CYbeta: be.CY + body.side, Cnbeta: be.Cn + body.yaw };
+}
+
+export function derivativesOf(sol: LatticeSolution, at: Trimmed, body: BodySlopes): Derivatives {
   const { refChord: c, refSpan: b } = sol;
   const ca = Math.cos(at.alpha),
     sa = Math.sin(at.alpha);
-  const d = (change: Partial<Motion>, alpha = at.alpha): Forces =>
-    stability(forcesOf(sol, { ...at, ...change }), alpha);
-  const slope = (up: Forces, down: Forces, h: number): Forces =>
-    Object.fromEntries(
-      Object.entries(up).map(([k, v]) => [k, (v - down[k as keyof Forces]) / (2 * h)]),
-    ) as unknown as Forces;
-  const by = (make: (h: number) => Partial<Motion>): Forces => slope(d(make(H)), d(make(-H)), H);
+  const { d, by } = aboutState(sol, at);
   // alpha: the axes of CL turn with it, the moments' do not matter in pitch
-  const a = slope(d({ alpha: at.alpha + H }, at.alpha + H), d({ alpha: at.alpha - H }, at.alpha - H), H);
+  const a = slope(d({ alpha: at.alpha + H }, at.alpha + H), d({ alpha: at.alpha - H }, at.alpha - H));
   const q = by((h) => ({ q: (2 * h) / c }));
   const e = by((h) => ({ elevator: (at.elevator ?? 0) + h })),
     fl = by((h) => ({ flap: (at.flap ?? 0) + h }));
@@ -111,7 +123,7 @@ export function derivativesOf(
 
 /** Mean of -w per rad of angle of attack at the bound vortices behind the wing, by the wing's vortices. 0 without a tail. */
 export function downwashSlope(sol: LatticeSolution): number {
-  const { panels, pairs, symmetricWash, symmetric } = sol.model;
+  const { panels, pairs, boundWash, symmetric } = sol.model;
   const wing = panels.find((p) => sol.strips[p.strip].role === 'wing')!.surface;
   let sum = 0,
     area = 0;
@@ -120,7 +132,7 @@ export function downwashSlope(sol: LatticeSolution): number {
     if (t.role !== 'tail') continue;
     let w = 0;
     for (let j = 0; j < pairs; j++)
-      if (panels[j].surface === wing) w += symmetricWash[2][i * pairs + j] * symmetric.alpha[j];
+      if (panels[j].surface === wing) w += boundWash.symmetric[2][i * pairs + j] * symmetric.alpha[j];
     const part = t.chord * t.dy;
     sum -= w * part;
     area += part;

@@ -104,9 +104,9 @@ export function forcesOf(sol: LatticeSolution, m: Motion, given = strengths(sol,
   const { panels, pairs } = model;
   const gs = given.symmetric,
     ga = given.antisymmetric;
-  const ws = induced(model.symmetricWash, gs),
+  const ws = induced(model.boundWash.symmetric, gs),
     // without a turn to either side nothing is induced by it
-    wa = ga.some((v) => v !== 0) ? induced(model.antisymmetricWash, ga) : [ga, ga, ga];
+    wa = ga.some((v) => v !== 0) ? induced(model.boundWash.antisymmetric, ga) : [ga, ga, ga];
   const ca = Math.cos(m.alpha),
     sa = Math.sin(m.alpha),
     p = m.p ?? 0,

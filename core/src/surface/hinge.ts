@@ -5,7 +5,6 @@
 import { DomainError } from '../numeric';
 import type { Surface } from '../design';
 import { antisymmetricMix, symmetricMix } from './controls';
-import type { Strip } from './panels';
 
 /** Angle of attack worth one rad of flap, for a flap of this share of the chord (0 to 1). 1 for an all-moving surface. */
 export function flapAuthority(share: number): number {
@@ -50,28 +49,45 @@ export function hingeSlopes(share: number): HingeSlopes {
   return { alpha: -a / (share * share), flap: -f / (share * share) };
 }
 
+/** Angle that one unit of each stick adds to a strip [rad]: even on both sides, odd on the right. */
+export interface StripFlaps {
+  readonly elevator: number;
+  readonly flap: number;
+  readonly aileron: number;
+  readonly rudder: number;
+}
+
+const NO_FLAPS: StripFlaps = { elevator: 0, flap: 0, aileron: 0, rudder: 0 };
+
+/** What stands on every surface: one function for all its strips. @returns by surface and fraction of its span */
+export function flapsOf(surfaces: readonly Surface[]): (surface: Surface, eta: number) => StripFlaps {
+  const elevator = symmetricMix(surfaces, 'elevator'),
+    flap = symmetricMix(surfaces, 'flap'),
+    aileron = antisymmetricMix(surfaces, 'aileron'),
+    rudder = antisymmetricMix(surfaces, 'rudder');
+  return (surface, eta) => {
+    let out = NO_FLAPS;
+    for (const c of surface.controls) {
+      if (eta < c.from || eta > c.to) continue;
+      const key = `${surface.id}.${c.id}`,
+        tau = flapAuthority(c.chordFraction);
+      out = {
+        elevator: out.elevator + tau * (elevator.get(key) ?? 0),
+        flap: out.flap + tau * (flap.get(key) ?? 0),
+        aileron: out.aileron - tau * (aileron.get(key) ?? 0),
+        rudder: out.rudder + tau * (rudder.get(key) ?? 0),
+      };
+    }
+    return out;
+  };
+}
+
 /** Angle that controls add to a strip on either side [rad]. */
 export function flapEffect(
-  surfaces: readonly Surface[],
-  strip: Strip,
+  f: StripFlaps,
   m: { elevator?: number; flap?: number; aileron?: number; rudder?: number },
 ): { right: number; left: number } {
-  const surface = surfaces.find((s) => s.id === strip.surface)!;
-  const eta = strip.y / surface.stations[surface.stations.length - 1].y;
-  let right = 0,
-    left = 0;
-  for (const c of surface.controls) {
-    if (eta < c.from || eta > c.to) continue;
-    const key = `${surface.id}.${c.id}`,
-      tau = flapAuthority(c.chordFraction);
-    const even =
-      (symmetricMix(surfaces, 'elevator').get(key) ?? 0) * (m.elevator ?? 0) +
-      (symmetricMix(surfaces, 'flap').get(key) ?? 0) * (m.flap ?? 0);
-    const odd =
-      -(antisymmetricMix(surfaces, 'aileron').get(key) ?? 0) * (m.aileron ?? 0) +
-      (antisymmetricMix(surfaces, 'rudder').get(key) ?? 0) * (m.rudder ?? 0);
-    right += tau * (even + odd);
-    left += tau * (even - odd);
-  }
-  return { right, left };
+  const even = f.elevator * (m.elevator ?? 0) + f.flap * (m.flap ?? 0),
+    odd = f.aileron * (m.aileron ?? 0) + f.rudder * (m.rudder ?? 0);
+  return { right: even + odd, left: even - odd };
 }

@@ -7,28 +7,29 @@ import { addHorseshoe } from './horseshoe';
 import type { Grid, Panel } from './panels';
 import { CORE_SHARE } from './trefftz';
 
-export interface Systems {
-  symmetric: Float64Array;
-  antisymmetric: Float64Array;
-  symmetricWash: Float64Array[];
-  antisymmetricWash: Float64Array[];
+/** Normal wash at the control points, row after row: of the pairs in the symmetric flow, of all in the other. */
+export interface NormalWash {
+  readonly symmetric: Float64Array;
+  readonly antisymmetric: Float64Array;
 }
 
-/** Influence of all panels on all control points, and on all bound vortices, both flows at once. */
-export function influences(
-  panels: readonly Panel[],
-  pairs: number,
-  ground: number | null,
-  matched: Grid['matched'],
-): Systems {
-  const n = panels.length;
-  const symmetric = new Float64Array(pairs * pairs),
-    antisymmetric = new Float64Array(n * n);
-  const symmetricWash = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
-    antisymmetricWash = [0, 1, 2].map(() => new Float64Array(n * n));
+/** What is induced at the middle of the bound vortices: x, y, z. */
+export interface BoundWash {
+  readonly symmetric: readonly Float64Array[];
+  readonly antisymmetric: readonly Float64Array[];
+}
+
+/** Velocity at a point of panel p by strength one on panel q: itself, and its image on the left. */
+interface Induced {
+  readonly near: Float64Array;
+  readonly far: Float64Array;
+  at(p: Panel, q: Panel, x: number, y: number, z: number): void;
+}
+
+function inducedBy(ground: number | null, matched: Grid['matched']): Induced {
   const near = new Float64Array(3),
     far = new Float64Array(3);
-  const both = (p: Panel, q: Panel, x: number, y: number, z: number) => {
+  const at = (p: Panel, q: Panel, x: number, y: number, z: number) => {
     near.fill(0);
     far.fill(0);
     const core2 = matched[p.surface][q.surface]
@@ -41,26 +42,55 @@ export function influences(
     addHorseshoe(near, -1, core2, x, y, z, q.xa, q.ya, d - q.za, q.xb, q.yb, d - q.zb);
     if (q.mirrored) addHorseshoe(far, -1, core2, x, y, z, q.xb, -q.yb, d - q.zb, q.xa, -q.ya, d - q.za);
   };
+  return { near, far, at };
+}
+
+/** Influence of all panels on all control points, both flows at once. */
+export function normalWash(
+  panels: readonly Panel[],
+  pairs: number,
+  ground: number | null,
+  matched: Grid['matched'],
+): NormalWash {
+  const n = panels.length,
+    symmetric = new Float64Array(pairs * pairs),
+    antisymmetric = new Float64Array(n * n);
+  const { near, far, at } = inducedBy(ground, matched);
   for (let i = 0; i < n; i++) {
     const p = panels[i];
-    const xm = 0.5 * (p.xa + p.xb),
-      ym = 0.5 * (p.ya + p.yb),
-      zm = 0.5 * (p.za + p.zb);
     for (let j = 0; j < n; j++) {
-      const q = panels[j];
-      both(p, q, p.xc, p.yc, p.zc);
+      at(p, panels[j], p.xc, p.yc, p.zc);
       const a = near[1] * p.ny + near[2] * p.nz,
         b = far[1] * p.ny + far[2] * p.nz;
       if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
       antisymmetric[i * n + j] = a - b;
-      both(p, q, xm, ym, zm);
+    }
+  }
+  return { symmetric, antisymmetric };
+}
+
+/** Influence of all panels on all bound vortices, both flows at once. */
+export function boundWash(
+  panels: readonly Panel[],
+  pairs: number,
+  ground: number | null,
+  matched: Grid['matched'],
+): BoundWash {
+  const n = panels.length,
+    symmetric = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
+    antisymmetric = [0, 1, 2].map(() => new Float64Array(n * n));
+  const { near, far, at } = inducedBy(ground, matched);
+  for (let i = 0; i < n; i++) {
+    const p = panels[i];
+    for (let j = 0; j < n; j++) {
+      at(p, panels[j], 0.5 * (p.xa + p.xb), 0.5 * (p.ya + p.yb), 0.5 * (p.za + p.zb));
       for (let k = 0; k < 3; k++) {
-        if (i < pairs && j < pairs) symmetricWash[k][i * pairs + j] = near[k] + far[k];
-        antisymmetricWash[k][i * n + j] = near[k] - far[k];
+        if (i < pairs && j < pairs) symmetric[k][i * pairs + j] = near[k] + far[k];
+        antisymmetric[k][i * n + j] = near[k] - far[k];
       }
     }
   }
-  return { symmetric, antisymmetric, symmetricWash, antisymmetricWash };
+  return { symmetric, antisymmetric };
 }
 
 /** Strengths from the wash at the control points. @throws DomainError `singular` when two surfaces lie in each other */

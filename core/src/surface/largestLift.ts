@@ -20,6 +20,7 @@ export interface LiftAtStall {
   /** from the first stall of the wing to where half of the ailerons has let go [rad] */ reserve:
     number | null;
   /** the flow did not settle up to the stall, or it had not stalled where the sweep ends */ unsure: boolean;
+  /** the same up to where the ailerons let go */ reserveUnsure: boolean;
 }
 
 export interface LiftTask {
@@ -55,11 +56,14 @@ function swept(task: LiftTask, scale: number, x: number): LiftAtStall {
     FROM,
   );
   const at = sweep.flows.findIndex((f) => f.alpha >= sweep.alphaStall - 1e-9);
+  const lost = sweep.flows.findIndex((f) => f.alpha >= (sweep.aileronsLost ?? Infinity) - 1e-9);
+  const rough = (until: number) => sweep.flows.slice(0, until).some((f) => f.residual > ROUGH);
   return {
     clMax: sweep.clMax,
     alphaStall: sweep.alphaStall,
     reserve: sweep.aileronReserve,
-    unsure: at >= sweep.flows.length - 1 || sweep.flows.slice(0, at + 2).some((f) => f.residual > ROUGH),
+    unsure: at >= sweep.flows.length - 1 || rough(at + 2),
+    reserveUnsure: rough(lost < 0 ? sweep.flows.length : lost + 1),
   };
 }
 
@@ -96,5 +100,6 @@ export function largestLift(task: LiftTask, scale: number, x: number): LiftAtSta
     alphaStall: mix((n) => n.alphaStall),
     reserve: corners.some(([n]) => n.reserve === null) ? null : mix((n) => n.reserve!),
     unsure: corners.some(([n, w]) => w > 0 && n.unsure),
+    reserveUnsure: corners.some(([n, w]) => w > 0 && n.reserveUnsure),
   };
 }

@@ -9,7 +9,7 @@
 import { DomainError } from '../numeric';
 import type { Contour } from '../section';
 import type { Design } from '../design';
-import { influences, solver, turnedWake } from './influence';
+import { boundWash, normalWash, solver, turnedWake, type BoundWash } from './influence';
 import { gridOf, type Panel, type Strip } from './panels';
 import { referencePlanform } from './planform';
 import { symmetricMix, antisymmetricMix, type Mix } from './controls';
@@ -31,10 +31,9 @@ export interface LatticeModel {
   readonly turned: Record<SymmetricColumn, Float64Array>;
   /**
    * velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs)
-   * and the antisymmetric flow (n x n)
+   * and the antisymmetric flow (n x n); made when forces are first asked for
    */
-  readonly symmetricWash: readonly Float64Array[];
-  readonly antisymmetricWash: readonly Float64Array[];
+  readonly boundWash: BoundWash;
   readonly solveSymmetric: (wash: Float64Array) => Float64Array;
   readonly solveAntisymmetric: (wash: Float64Array) => Float64Array;
 }
@@ -96,7 +95,8 @@ export function solveLattice(
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
   const wing = referencePlanform(design.surfaces);
   const refX = wing.macX + 0.25 * wing.mac;
-  const sys = influences(panels, pairs, ground, grid.matched);
+  const sys = normalWash(panels, pairs, ground, grid.matched);
+  let bound: BoundWash | null = null;
   const solveSymmetric = solver(sys.symmetric, pairs);
   let solves: ((wash: Float64Array) => Float64Array) | null = null;
   const solveAntisymmetric = (wash: Float64Array) =>
@@ -124,8 +124,9 @@ export function solveLattice(
   const model: LatticeModel = {
     panels,
     pairs,
-    symmetricWash: sys.symmetricWash,
-    antisymmetricWash: sys.antisymmetricWash,
+    get boundWash() {
+      return (bound ??= boundWash(panels, pairs, ground, grid.matched));
+    },
     solveSymmetric,
     solveAntisymmetric,
     symmetric,

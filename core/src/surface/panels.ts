@@ -5,6 +5,7 @@
 import { camberAt, type Contour } from '../section';
 import type { Surface } from '../design';
 import { planEdges } from './edges';
+import { flapsOf, type StripFlaps } from './hinge';
 import { isMirrored, placeOf } from './place';
 import { stationAt } from './planform';
 
@@ -28,6 +29,7 @@ export interface Strip {
   /** inner edge at the quarter chord in the plane x = 0 [m] */ y0: number;
   z0: number;
   mirrored: boolean;
+  flaps: StripFlaps;
 }
 
 /** One panel: bound vortex a to b on the quarter line, control point c at three quarters, unit normal n. */
@@ -68,7 +70,8 @@ export function gridOf(
 ): Grid {
   const panels: Panel[] = [],
     strips: Strip[] = [];
-  const plan = planEdges(surfaces, refine);
+  const plan = planEdges(surfaces, refine),
+    flaps = flapsOf(surfaces);
   surfaces.forEach((surface, si) => {
     const { at, mid: mids } = plan.edges[si];
     const rows = CHORD_ROWS[surface.role] * refine,
@@ -106,6 +109,7 @@ export function gridOf(
         y0: a.y,
         z0: a.z,
         mirrored,
+        flaps: flaps(surface, eta),
       });
       for (let i = 0; i < rows; i++) {
         const fq = (i + 0.25) / rows,

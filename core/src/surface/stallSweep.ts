@@ -6,7 +6,8 @@ import { clamp } from '../numeric';
 import type { Design } from '../design';
 import { forcesOf, type Motion } from './forces';
 import { momentAbout, type LinearAero } from './trim';
-import { solveCoupled, type CoupledFlow, type CoupledStrips, type StripSections } from './coupledStrips';
+import type { CoupledStrips, StripSections } from './coupledStrips';
+import { solveCoupled, type CoupledFlow, type StripFlow } from './coupledFlow';
 
 const DEG = Math.PI / 180;
 
@@ -114,14 +115,7 @@ export function sweepStall(
     clMax = -Infinity,
     alphaStall = from;
   for (let a = from; a <= TO + 1e-9; a += step) {
-    const f = solveCoupled(
-      task.coupled,
-      task.sections,
-      motionAt(task, how, a, cl),
-      task.design,
-      start,
-      twist,
-    );
+    const f = solveCoupled(task.coupled, task.sections, motionAt(task, how, a, cl), start, twist);
     flows.push(f);
     start = f.added;
     cl = f.CL;
@@ -144,7 +138,7 @@ export function sweepStall(
   );
   let lost: number | null = null;
   if (ailerons.length > 0) {
-    const under = (q: CoupledFlow['strips'][number]) =>
+    const under = (q: StripFlow) =>
       ailerons.some((c) => c.surface === q.surface && q.eta >= c.from && q.eta <= c.to);
     const gone = (f: CoupledFlow) =>
       Math.max(
@@ -202,18 +196,19 @@ function wingId(task: Task): string {
 function stalledShare(
   f: CoupledFlow,
   task: Task,
-  pick: (q: CoupledFlow['strips'][number]) => boolean,
+  pick: (q: StripFlow) => boolean,
   of = wingId(task),
 ): number {
-  const width = new Map(task.coupled.sol.strips.map((s) => [`${s.surface}:${s.yQuarter}`, s.width]));
+  const { at, sol } = task.coupled;
   let part = 0,
     all = 0;
-  for (const q of f.strips) {
-    if (q.surface !== of || !pick(q)) continue;
-    const w = width.get(`${q.surface}:${q.y}`)!;
-    all += w;
-    if (q.state === 'stalled') part += w;
-  }
+  f.strips.forEach((q, i) => {
+    if (q.surface !== of || !pick(q)) return;
+    // right side, then left
+    const { width } = sol.strips[at[i % at.length]];
+    all += width;
+    if (q.state === 'stalled') part += width;
+  });
   return all > 0 ? part / all : 0;
 }
 

@@ -167,10 +167,10 @@ describe('sticks', () => {
   it('controls bring their angle to the strips they span, on the right side', () => {
     const strip = sol.strips.find((s) => s.surface === 'wing' && s.y / 0.8 > 0.7)!,
       inner = sol.strips[0];
-    const f = flapEffect(design.surfaces, strip, { aileron: 0.2 });
+    const f = flapEffect(strip.flaps, { aileron: 0.2 });
     expect(f.right).toBeLessThan(0);
     expect(f.left).toBeCloseTo(-f.right, 12);
-    expect(flapEffect(design.surfaces, inner, { aileron: 0.2 }).right).toBe(0);
+    expect(flapEffect(inner.flaps, { aileron: 0.2 }).right).toBe(0);
   });
 });
 
@@ -244,22 +244,16 @@ describe('lift tables', () => {
 describe('coupled strips', () => {
   it('a start from the neighbouring angle changes the work, not the answer', () => {
     const m = { alpha: 0.15, x: 0.4, z: 0 },
-      cold = solveCoupled(coupled, sections, m, design),
-      warm = solveCoupled(
-        coupled,
-        sections,
-        m,
-        design,
-        solveCoupled(coupled, sections, { ...m, alpha: 0.13 }, design).added,
-      );
+      cold = solveCoupled(coupled, sections, m),
+      warm = solveCoupled(coupled, sections, m, solveCoupled(coupled, sections, { ...m, alpha: 0.13 }).added);
     expect(warm.status).toBe('settled');
     expect(warm.CL).toBeCloseTo(cold.CL, 4);
   });
 
   it('the symmetric flow solved as an asymmetric one is the same', () => {
     const m = { alpha: 0.1, x: 0.4, z: 0 },
-      even = solveCoupled(coupled, sections, m, design),
-      odd = solveCoupled(coupled, sections, { ...m, beta: 1e-9 }, design);
+      even = solveCoupled(coupled, sections, m),
+      odd = solveCoupled(coupled, sections, { ...m, beta: 1e-9 });
     expect(odd.CL).toBeCloseTo(even.CL, 5);
     expect(Math.abs(odd.Cl)).toBeLessThan(1e-6);
     expect(odd.strips).toHaveLength(2 * even.strips.length);
@@ -288,14 +282,14 @@ describe('coupled strips', () => {
     const l = solveLattice(flapped, contours),
       c = coupleStrips(l),
       sec = stripSections(c, polars, reynolds);
-    const up = solveCoupled(c, sec, { alpha: 0.12, x: 0.4, z: 0 }, flapped),
-      down = solveCoupled(c, sec, { alpha: 0.12, flap: 0.3, x: 0.4, z: 0 }, flapped);
+    const up = solveCoupled(c, sec, { alpha: 0.12, x: 0.4, z: 0 }),
+      down = solveCoupled(c, sec, { alpha: 0.12, flap: 0.3, x: 0.4, z: 0 });
     expect(down.CL).toBeGreaterThan(up.CL + 0.1);
     expect(down.strips[0].margin).toBeLessThan(up.strips[0].margin);
   });
 
   it('a rolling aircraft meets more angle on the wing that goes down', () => {
-    const f = solveCoupled(coupled, sections, { alpha: 0.12, p: 0.06, x: 0.4, z: 0 }, design);
+    const f = solveCoupled(coupled, sections, { alpha: 0.12, p: 0.06, x: 0.4, z: 0 });
     const tip = (side: 'left' | 'right') =>
       f.strips.filter((s) => s.surface === 'wing' && s.side === side)[12].angle;
     expect(tip('right')).toBeGreaterThan(tip('left') + 0.02);

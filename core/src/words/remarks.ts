@@ -17,6 +17,10 @@ export const REMARK_WORDS = {
   'laps-not-begun': nothing('It does not climb: the laps are never begun.'),
   'rough-section': (f: { name: string; warning: string }) =>
     `Section ${f.name} is known only roughly here. ${f.warning}`.trim(),
+  'reserve-not-settled': nothing(
+    'Past the first stall the flow does not settle in the computation: this angle is a guess. Stall the aircraft high up ' +
+      'and see when the ailerons stop answering.',
+  ),
   'stall-not-settled': nothing(
     'The flow did not settle up to the stall: this is the largest lift that was found.',
   ),
