@@ -108,14 +108,14 @@ describe('skia', () => {
 interface SectionJson {
   airfoil: { name: string; thickness: number; camber: number };
   reynolds: number | null;
-  ncrit: number;
+  amplification: number;
   points: {
     alpha: number;
     cl: number | null;
     cd: number;
     cm: number;
-    xtrTop: number | null;
-    xtrBottom: number;
+    transitionTop: number | null;
+    transitionBottom: number;
     converged: boolean;
     cp?: number[][];
   }[];
@@ -139,7 +139,7 @@ describe('skia section', () => {
       thickness: expect.closeTo(0.12, 3),
       camber: expect.closeTo(0.02, 3),
     });
-    expect([j.reynolds, j.ncrit]).toEqual([200000, 9]);
+    expect([j.reynolds, j.amplification]).toEqual([200000, 9]);
     expect(j.points.map((p) => p.alpha)).toEqual([-2, 0, 2, 4, 6]);
     for (const p of j.points)
       expect(p).toMatchObject({
@@ -147,8 +147,8 @@ describe('skia section', () => {
         cl: expect.any(Number),
         cd: expect.any(Number),
         cm: expect.any(Number),
-        xtrTop: expect.any(Number),
-        xtrBottom: expect.any(Number),
+        transitionTop: expect.any(Number),
+        transitionBottom: expect.any(Number),
       });
     expect(j.clMax!).toBeGreaterThan(1);
     expect(j.alphaClMax!).toBeGreaterThan(9);
@@ -160,6 +160,27 @@ describe('skia section', () => {
     expect(j.cp!.length).toBe(160);
     expect(Math.max(...j.cp!.map((p) => p[2]))).toBeLessThanOrEqual(1);
   });
+  it('options by their old names are refused with the new ones', async () => {
+    for (const [was, is] of [
+      ['ncrit', 'amplification'],
+      ['xtr-top', 'trip-top'],
+      ['xtr-bottom', 'trip-bottom'],
+    ]) {
+      const r = await call(
+        'section',
+        '--airfoil',
+        'naca0012',
+        '--re',
+        '2e5',
+        '--alpha',
+        '2',
+        `--${was}`,
+        '0.5',
+      );
+      expect(r.code).toBe(2);
+      expect(r.err).toContain(`--${was} is called --${is} now: --${is} 0.5`);
+    }
+  });
   it('trips, waves and a flap are heard', async () => {
     const j = await section(
       '--airfoil',
@@ -168,16 +189,16 @@ describe('skia section', () => {
       '500000',
       '--alpha',
       '2',
-      '--xtr-top',
+      '--trip-top',
       '0.3',
-      '--xtr-bottom',
+      '--trip-bottom',
       '0.4',
-      '--ncrit',
+      '--amplification',
       '7',
     );
-    expect(j.points[0].xtrTop).toBeLessThanOrEqual(0.301);
-    expect(j.points[0].xtrBottom).toBeLessThanOrEqual(0.401);
-    expect(j.ncrit).toBe(7);
+    expect(j.points[0].transitionTop).toBeLessThanOrEqual(0.301);
+    expect(j.points[0].transitionBottom).toBeLessThanOrEqual(0.401);
+    expect(j.amplification).toBe(7);
     const flap = await section(
       '--airfoil',
       'naca0012',

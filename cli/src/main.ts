@@ -41,8 +41,8 @@ skia rubber FILE | --width-mm W --strands N --length-mm L [--wound 0.9] [--back-
 skia stand [--port N]                    the simulated thrust stand on a local socket, until Ctrl+C
 skia log FILE [--state NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
-skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--ncrit 9] [--xtr-top X] [--xtr-bottom X]
-             [--flap HINGE,DEG] [--inviscid [--cp]]
+skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DEG] [--inviscid [--cp]]
+             [--amplification 9] [--trip-top X] [--trip-bottom X]
                                          lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
 skia help                                this text
 `;

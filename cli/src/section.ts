@@ -18,6 +18,10 @@ export const SECTION_OPTIONS = {
   airfoil: { type: 'string' },
   re: { type: 'string' },
   alpha: { type: 'string' },
+  amplification: { type: 'string' },
+  'trip-top': { type: 'string' },
+  'trip-bottom': { type: 'string' },
+  // names of before, refused with the present one
   ncrit: { type: 'string' },
   'xtr-top': { type: 'string' },
   'xtr-bottom': { type: 'string' },
@@ -26,9 +30,20 @@ export const SECTION_OPTIONS = {
   cp: { type: 'boolean' },
 } as const;
 
-type Values = Partial<
-  Record<'airfoil' | 're' | 'alpha' | 'ncrit' | 'xtr-top' | 'xtr-bottom' | 'flap', string>
-> & { inviscid?: boolean; cp?: boolean };
+type Text = {
+  [K in keyof typeof SECTION_OPTIONS]: (typeof SECTION_OPTIONS)[K]['type'] extends 'string' ? K : never;
+}[keyof typeof SECTION_OPTIONS];
+type Values = Partial<Record<Text, string>> & { inviscid?: boolean; cp?: boolean };
+
+/** What options were called before. */
+const RENAMED = { ncrit: 'amplification', 'xtr-top': 'trip-top', 'xtr-bottom': 'trip-bottom' } as const;
+
+function refuseOldNames(v: Values): void {
+  for (const [was, is] of Object.entries(RENAMED)) {
+    const value = v[was as keyof typeof RENAMED];
+    if (value !== undefined) throw new UsageError(`--${was} is called --${is} now: --${is} ${value}`);
+  }
+}
 
 const DEG = Math.PI / 180,
   MAX_ANGLES = 400,
@@ -107,24 +122,25 @@ const trimmed = (v: number, places = 6): number => Number(v.toFixed(places));
 
 /** @returns the JSON that is printed @throws UsageError, DomainError */
 export async function sectionCommand(v: Values): Promise<object> {
+  refuseOldNames(v);
   const { name, shape } = await shapeNamed(v.airfoil);
   const alphas = angles(v.alpha);
   const flap = flapOf(v.flap);
   if (v.cp && !v.inviscid) throw new UsageError('--cp goes with --inviscid.');
   const reynolds = v.inviscid && v.re === undefined ? null : number('re', v.re, 1e3, 2e7);
-  const ncrit = number('ncrit', v.ncrit, 1, 14, 9);
-  const tripUpper = number('xtr-top', v['xtr-top'], 0, 1, 1),
-    tripLower = number('xtr-bottom', v['xtr-bottom'], 0, 1, 1);
+  const amplification = number('amplification', v.amplification, 1, 14, 9);
+  const tripUpper = number('trip-top', v['trip-top'], 0, 1, 1),
+    tripLower = number('trip-bottom', v['trip-bottom'], 0, 1, 1);
   const model = sectionModel(shape, flap ? { thickness: 1, camber: 1, flap } : null);
   const facts = contourFacts(sectionModel(shape).outline);
   const head = {
     airfoil: { name, thickness: trimmed(facts.thickness), camber: trimmed(facts.camber) },
     reynolds,
-    ncrit,
+    amplification,
   };
   return v.inviscid
     ? { ...head, ...inviscid(model, alphas, v.cp ?? false) }
-    : { ...head, ...viscous(model, reynolds!, alphas, { nCrit: ncrit, tripUpper, tripLower }) };
+    : { ...head, ...viscous(model, reynolds!, alphas, { nCrit: amplification, tripUpper, tripLower }) };
 }
 
 function inviscid(model: SectionModel, alphas: number[], cp: boolean): object {
@@ -142,8 +158,8 @@ function inviscid(model: SectionModel, alphas: number[], cp: boolean): object {
       cl: trimmed(p.cl),
       cd: 0,
       cm: trimmed(p.cm),
-      xtrTop: null,
-      xtrBottom: null,
+      transitionTop: null,
+      transitionBottom: null,
       converged: true,
       ...list,
     };
@@ -172,11 +188,19 @@ function viscous(
             cl: trimmed(point.cl),
             cd: trimmed(point.cd),
             cm: trimmed(point.cm),
-            xtrTop: trimmed(point.transitionUpper, 4),
-            xtrBottom: trimmed(point.transitionLower, 4),
+            transitionTop: trimmed(point.transitionUpper, 4),
+            transitionBottom: trimmed(point.transitionLower, 4),
             converged,
           }
-        : { alpha: alphas[i], cl: null, cd: null, cm: null, xtrTop: null, xtrBottom: null, converged: false },
+        : {
+            alpha: alphas[i],
+            cl: null,
+            cd: null,
+            cm: null,
+            transitionTop: null,
+            transitionBottom: null,
+            converged: false,
+          },
     ),
     clMax: a.clMax === null ? null : trimmed(a.clMax),
     alphaClMax: a.alphaClMax === null ? null : trimmed(a.alphaClMax / DEG, 3),

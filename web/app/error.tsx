@@ -13,7 +13,7 @@ export default function ErrorPage({
   // errors of the server come without their words, but with a digest
   const fromServer = error.digest !== undefined;
   return (
-    <main style={{ padding: 40, maxWidth: 720 }}>
+    <main className="plainpage">
       <h1>{fromServer ? 'The server could not answer' : 'This screen could not be drawn'}</h1>
       {fromServer ? (
         <p>

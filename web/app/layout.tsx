@@ -4,6 +4,11 @@ import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import './globals.css';
+import './styles/frame.css';
+import './styles/marks.css';
+import './styles/picture.css';
+import './styles/strip.css';
+import './styles/words.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import { headers } from 'next/headers';
 import type { Metadata, Viewport } from 'next';
@@ -19,7 +24,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" {...mantineHtmlProps}>
       <head>
-        <ColorSchemeScript defaultColorScheme="light" nonce={nonce} />
+        <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
         <Providers>{children}</Providers>

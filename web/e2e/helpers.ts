@@ -17,7 +17,7 @@ export const strip = (page: Page, key: string) => page.locator(`[data-watch="${k
 
 /** The number in a strip cell; NaN while it is being computed. */
 export async function stripNumber(page: Page, key: string): Promise<number> {
-  const text = (await strip(page, key).innerText()).replace('−', '-');
+  const text = (await strip(page, key).innerText()).replace('−', '-').replaceAll('\u202f', '');
   const found = /-?[\d.]+/.exec(text);
   return found ? Number(found[0]) : NaN;
 }
@@ -27,7 +27,7 @@ export const saved = (page: Page) =>
 
 export async function station(page: Page, name: string): Promise<void> {
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name }).click();
-  await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`));
+  await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}(\\?.*)?$`));
 }
 
 /** A fresh project of one's own; returns its address up to the station. */

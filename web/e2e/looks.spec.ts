@@ -1,9 +1,25 @@
-/** Every station draws without errors, in both schemes, and nothing runs off a narrow page. */
-import { expect, test } from '@playwright/test';
+/** Every station draws without errors, keeps the rules of access on either paper, and nothing runs off a narrow page. */
+import axe from 'axe-core';
+import { expect, test, type Page } from '@playwright/test';
 import { STATIONS } from './helpers';
 
-test('every station, wide and narrow, light and dark', async ({ page }) => {
-  test.setTimeout(180_000);
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+const TABS = ['balance?tab=ledger', 'power?tab=bench', 'power?tab=supply', 'sections?tab=flow'];
+
+/** What breaks the rules of WCAG 2.2 AA and good practice on a page. */
+async function brokenRules(page: Page): Promise<string[]> {
+  const found = await page.evaluate(
+    (tags) =>
+      (window as unknown as { axe: typeof axe }).axe.run(document, {
+        runOnly: { type: 'tag', values: tags },
+      }),
+    TAGS,
+  );
+  return found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`);
+}
+
+test('every station, wide and narrow, light and dark, keeps the rules', async ({ page }) => {
+  test.setTimeout(280_000);
   const problems: string[] = [];
   page.on('console', (m) => {
     if (m.type() === 'error') problems.push(m.text());
@@ -13,11 +29,17 @@ test('every station, wide and narrow, light and dark', async ({ page }) => {
   page.on('request', (r) => {
     if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(r.url())) outside.push(r.url());
   });
-  for (const s of STATIONS) {
+  for (const s of [...STATIONS, ...TABS]) {
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto(`/projects/1/versions/4/${s}`);
     await expect(page.locator('.strip .value').first()).toContainText(/\d/);
     await expect(page.locator('main h2').first()).toBeVisible();
+    await page.evaluate(axe.source);
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', colorScheme);
+      problems.push(...(await brokenRules(page)).map((p) => `${s}, ${colorScheme}: ${p}`));
+    }
     for (const width of [1280, 400]) {
       await page.setViewportSize({ width, height: 800 });
       await expect
@@ -29,8 +51,11 @@ test('every station, wide and narrow, light and dark', async ({ page }) => {
         .toBeLessThanOrEqual(1);
     }
   }
+  // chosen against the system's wish
+  await page.emulateMedia({ colorScheme: 'light' });
   await page.setViewportSize({ width: 1280, height: 800 });
-  await page.getByRole('button', { name: 'Light or dark' }).click();
+  await page.getByRole('button', { name: /units, paper/ }).click();
+  await page.getByRole('radiogroup', { name: 'Light or dark' }).getByText('Dark').click();
   await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', 'dark');
   expect(problems).toEqual([]);
   expect(outside).toEqual([]);

@@ -244,7 +244,7 @@ export function ChartFrame({
   };
 
   return (
-    <figure className="chartframe" style={{ margin: 0 }}>
+    <figure className="chartframe flush">
       <div className="chartbar">
         <h2>{title}</h2>
         <button type="button" onClick={() => chart.current && save(chart.current.toBase64Image(), 'png')}>
@@ -263,7 +263,7 @@ export function ChartFrame({
       </div>
       <details className="behind">
         <summary>Numbers</summary>
-        <div style={{ maxHeight: 220, overflow: 'auto' }}>
+        <div className="high220 scrolls">
           <table className="sheet">
             <thead>
               <tr>

@@ -27,7 +27,7 @@ export function ConflictDialog() {
       centered
       title={<b>Changed in another window</b>}
     >
-      <p style={{ marginTop: 0 }}>
+      <p className="flushtop">
         {s.status === 'test-conflict' ? 'This test' : 'This version'} was saved from another window since you
         opened it. Your changes are still here and nothing was overwritten.
       </p>
@@ -42,7 +42,7 @@ export function ConflictDialog() {
           Take theirs
         </Button>
       </Group>
-      <p className="dim" style={{ marginBottom: 0 }}>
+      <p className="dim flushbottom">
         What is replaced can be brought back with Undo, and stays among the saved revisions.
       </p>
     </Modal>

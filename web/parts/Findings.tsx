@@ -2,8 +2,8 @@
 import { Button } from '@mantine/core';
 import type { Finding } from '@skiametra/core/assess';
 import { Sentence } from './Sentence';
-import type { StationId } from './stationList';
-import { wellSentence } from './stationMarks';
+import type { StationId } from './frame/stationList';
+import { wellSentence } from './frame/stationMarks';
 import { useKnown } from './useKnown';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -13,12 +13,7 @@ const WORD = { stop: 'Stop', look: 'Needs a look', ask: 'Is that meant' } as con
 /** Warnings as sentences, each with the button that mends it where there is one. */
 export function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string }) {
   const edit = useWorkspace((w) => w.edit);
-  if (findings.length === 0)
-    return empty ? (
-      <p className="dim" style={{ margin: 0 }}>
-        {empty}
-      </p>
-    ) : null;
+  if (findings.length === 0) return empty ? <p className="dim flush">{empty}</p> : null;
   return (
     <div role="list" aria-label="Findings">
       {findings.map((f, i) => (
@@ -27,7 +22,7 @@ export function FindingList({ findings, empty }: { findings: readonly Finding[];
             <span aria-hidden="true">{SIGN[f.severity]}</span>
             <span className="vh">{WORD[f.severity]}: </span>
           </span>
-          <div style={{ flex: 1 }}>
+          <div className="grow">
             <div>
               <Sentence of={f} />
             </div>

@@ -9,7 +9,8 @@ import { createVersionAction, nameSaveAction } from '../server/actions';
 import type { Save } from '../server/history';
 import { called } from './called';
 import { saveWords } from './saveWords';
-import { useWorkspace } from './workspace/useWorkspace';
+import { wayTo } from './frame/useAddress';
+import { useWorkspace, useWorkspaceStore } from './workspace/useWorkspace';
 
 type Content = DesignDocument | TestBody;
 const FIRST = 40,
@@ -83,6 +84,7 @@ function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
   const project = useWorkspace((w) => w.project);
   const name = useWorkspace((w) => w.versions.find((v) => v.id === w.versionId)!.name);
   const lookBack = useWorkspace((w) => w.lookBack);
+  const store = useWorkspaceStore();
   const router = useRouter();
   const [stamp, setStamp] = useState(0);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -93,7 +95,7 @@ function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
   const compare = (s: Save<Content>) => {
     lookBack(s.revision, `save of ${moment(s.savedAt)}`, s.content as DesignDocument);
     onDone();
-    at(versionId, 'refine');
+    router.push(wayTo(store.getState(), 'refine'));
   };
   const restore = async (s: Save<Content>) => {
     const made = `${name}, ${moment(s.savedAt)}`.slice(0, 80);

@@ -168,14 +168,6 @@ export function BasisMark({
       aria-label={`How ${of} is known`}
       value={value}
       onChange={(e) => onChange(e.target.value as Basis)}
-      style={{
-        border: 0,
-        background: 'transparent',
-        color: 'var(--ink-2)',
-        fontSize: '0.68rem',
-        width: 'auto',
-        padding: 0,
-      }}
     >
       {BASES.map((b) => (
         <option key={b} value={b}>
@@ -318,18 +310,7 @@ export function TextCell({
           }}
         />
       ) : (
-        <input
-          {...props}
-          style={{
-            width: '100%',
-            border: 0,
-            borderBottom: '1px solid var(--hair)',
-            background: 'transparent',
-            color: 'var(--ink)',
-            font: 'inherit',
-            padding: '3px 0',
-          }}
-        />
+        <input {...props} className="plaininput" />
       )}
       {error && (
         <div className="qf">

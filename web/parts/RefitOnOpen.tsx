@@ -16,7 +16,7 @@ export function RefitOnOpen() {
   }, [ready, fit]);
   if (!stale) return null;
   return (
-    <div className="caution" role="status" style={{ margin: '6px 16px' }}>
+    <div className="caution notice" role="status">
       {failed
         ? failed
         : ready && busy

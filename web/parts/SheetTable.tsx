@@ -154,13 +154,13 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
                   className={k || c.numeric ? 'num' : undefined}
                   style={{ width: c.width ?? (k ? 62 : undefined) }}
                 >
-                  {c.label}
+                  {c.label || <span className="vh">Remove</span>}
                   {u ? ` [${u}]` : ''}
                 </th>
               );
             })}
             {newRow && (
-              <th style={{ width: 26 }}>
+              <th className="w26">
                 <span className="vh">Remove</span>
               </th>
             )}
@@ -240,7 +240,7 @@ export function SheetTable({ path, caption, columns, newRow, addLabel, least = 0
       )}
       {removal && <RemovalDialog removal={removal} onClose={() => setRemoval(null)} />}
       {error && (
-        <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>
+        <div role="alert" className="stoptext note">
           {error}
         </div>
       )}

@@ -39,7 +39,7 @@ export function Silhouette({ design, size = 34 }: { design: PlanForm; size?: num
       height={Math.max(8, h)}
       viewBox={`0 0 ${size} ${Math.max(8, h).toFixed(1)}`}
       aria-hidden="true"
-      style={{ display: 'block', flex: 'none' }}
+      className="asblock rigid"
     >
       <g fill="var(--ink)" opacity={0.85}>
         {design.surfaces

@@ -10,7 +10,7 @@ export function StatePicker() {
   return (
     <NativeSelect
       w={136}
-      style={{ flex: 'none' }}
+      className="rigid"
       aria-label="State"
       value={loading}
       onChange={(e) => setLoading(e.currentTarget.value)}

@@ -4,9 +4,11 @@ import { Sentence } from './Sentence';
 import { Drawer } from '@mantine/core';
 import { INPUTS, QUANTITIES, entryNamed, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
-import { formatQuantity, formatSpread, spreadMatters } from '@skiametra/core/units';
-import { describeMarks, MarkLegend, ThreeMark } from './ThreeMark';
-import { useMarks } from './useMarks';
+import { formatQuantity } from '@skiametra/core/units';
+import { MarkedNumber } from './marks/MarkedNumber';
+import { saysSomething } from './marks/marks';
+import { MarkLegend, ThreeMark } from './marks/ThreeMark';
+import { useMarks } from './marks/useMarks';
 import { useWorkspace } from './workspace/useWorkspace';
 
 export function WhyPanel() {
@@ -32,10 +34,10 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const setWhy = useWorkspace((w) => w.setWhy);
   const design = useWorkspace((w) => w.content.document.design);
   const tasks = useWorkspace((w) => w.content.document.brief.tasks);
-  const { marks } = useMarks(id, state);
-  const def = quantityDef(id);
+  const marked = useMarks(id, state);
   const entry = ledger ? entryNamed(ledger, id, state) : undefined;
-  if (!def || !ledger) return <p>This number is not computed for this design.</p>;
+  if (!marked || !ledger) return <p>This number is not computed for this design.</p>;
+  const { def, marks } = marked;
   const stateName =
     entry?.state === 'all' || !entry
       ? 'whole design'
@@ -54,13 +56,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
       type="button"
       key={q}
       onClick={() => setWhy({ id: q, state })}
-      style={{
-        all: 'unset',
-        cursor: 'pointer',
-        color: 'var(--predicted)',
-        textDecoration: 'underline',
-        textUnderlineOffset: 3,
-      }}
+      className="textbutton predictedtext"
     >
       {quantityDef(q)?.name ?? q}
     </button>
@@ -80,19 +76,17 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   return (
     <div className="stack">
       <div>
-        <h2 style={{ fontSize: '1.1rem', margin: 0 }}>{task?.name ?? def.name}</h2>
+        <h2 className="heading flush">{task?.name ?? def.name}</h2>
         <div className="dim">{stateName}</div>
-        <div className="num" style={{ fontSize: '1.4rem', margin: '6px 0' }}>
-          {entry ? formatQuantity(entry.value, def.kind, units) : '–'}
-          {entry && spreadMatters(entry.value, entry.sigma) && (
-            <span className="dim" style={{ fontSize: '0.9rem' }}>
-              {' '}
-              ± {formatSpread(entry.sigma, def.kind, units, entry.value)}
-            </span>
-          )}
+        <div className="large">
+          <MarkedNumber of={entry ?? null} kind={def.kind} units={units} />
         </div>
-        <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
-        <MarkLegend />
+        {saysSomething(marks) && (
+          <>
+            <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
+            <MarkLegend />
+          </>
+        )}
       </div>
       {entry?.warnings.map((w) => (
         <div key={w.code} className="caution">
@@ -102,21 +96,15 @@ function WhyBody({ id, state }: { id: string; state: string }) {
       <section className="block">
         <h2>Formula</h2>
         <div>{withNames}</div>
-        {withValues !== withNames && (
-          <div className="num dim" style={{ marginTop: 4 }}>
-            = {withValues}
-          </div>
-        )}
+        {withValues !== withNames && <div className="num dim mt4">= {withValues}</div>}
       </section>
       {inputsOf(def).length > 0 && (
         <section className="block">
           <h2>From</h2>
           {inputsOf(def).map((q) => (
-            <div key={q} style={{ display: 'flex', gap: 8 }}>
+            <div key={q} className="line gap8">
               {link(q)}
-              <span className="num" style={{ marginLeft: 'auto' }}>
-                {show(q)}
-              </span>
+              <span className="num atend">{show(q)}</span>
             </div>
           ))}
         </section>
@@ -131,20 +119,9 @@ function WhyBody({ id, state }: { id: string; state: string }) {
           <div className="dim">Exact by definition: it follows from the drawing alone.</div>
         ) : (
           <>
-            <div className="dim" style={{ marginBottom: 4 }}>
-              One standard deviation. What it comes from:
-            </div>
+            <div className="dim mb4">One standard deviation. What it comes from:</div>
             {shares.map(({ s, f }) => (
-              <div
-                key={f.id}
-                style={{
-                  display: 'grid',
-                  gridTemplateColumns: '1fr 90px 40px',
-                  gap: 8,
-                  alignItems: 'center',
-                }}
-                title={f.meaning}
-              >
+              <div key={f.id} className="sharebars" title={f.meaning}>
                 <span>{f.name}</span>
                 <span
                   style={{
@@ -162,9 +139,7 @@ function WhyBody({ id, state }: { id: string; state: string }) {
       {drives.length > 0 && (
         <section className="block">
           <h2>Drives</h2>
-          <div style={{ display: 'flex', flexWrap: 'wrap', gap: '4px 12px' }}>
-            {drives.map((d) => link(d.id))}
-          </div>
+          <div className="line wraps links">{drives.map((d) => link(d.id))}</div>
         </section>
       )}
     </div>

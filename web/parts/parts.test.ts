@@ -6,9 +6,10 @@ import { planformOf } from '@skiametra/core/surface';
 import { newestOnly } from '../workers/coreClient';
 import { freshId } from './SheetTable';
 import { halfOutline, planBounds } from './Silhouette';
-import { STATIONS } from './stationList';
-import { describeMarks, markScale } from './ThreeMark';
-import { askedOf } from './useMarks';
+import { STATIONS } from './frame/stationList';
+import { describeMarks, placeOn, saysSomething, scaleOf, scalesOf } from './marks/marks';
+import { askedOf } from './marks/useMarks';
+import { isWatched } from './marks/watched';
 
 const { brief, design } = bitternDocument();
 
@@ -19,21 +20,58 @@ describe('three marks', () => {
     measured: { value: 19, sigma: 0.8 },
   };
   it('the scale holds every mark with room to spare', () => {
-    const [lo, hi] = markScale(marks);
+    const [lo, hi] = scaleOf([marks]);
     expect(lo).toBeLessThan(16 - 3);
     expect(hi).toBeGreaterThan(20);
   });
+  it('it is spanned by all states and by the compared version', () => {
+    const [lo, hi] = scaleOf([{ ...marks, states: [9, 16, 24], ghost: 30 }]);
+    expect(lo).toBeLessThan(9);
+    expect(hi).toBeGreaterThan(30);
+  });
+  it('what is asked far away does not squeeze it: it sits at the edge', () => {
+    const far = { ...marks, asked: { min: null, max: 400 }, measured: null },
+      scale = scaleOf([far]);
+    expect(scale[1]).toBeLessThan(25);
+    expect(placeOn(scale, 400)).toEqual({ at: 100, beyond: 1 });
+    expect(placeOn(scale, -400)).toEqual({ at: 0, beyond: -1 });
+    expect(placeOn(scale, 16).beyond).toBe(0);
+  });
+  it('bars that stand together have one scale, unless one of them would be a speck on it', () => {
+    const near = { asked: null, predicted: { value: 22, sigma: 2 }, measured: null },
+      far = { asked: null, predicted: { value: 400, sigma: 1 }, measured: null };
+    const [a, b] = scalesOf([marks, near]);
+    expect(a).toEqual(b);
+    expect(a[1]).toBeGreaterThan(24);
+    const [c, d] = scalesOf([marks, far]);
+    expect(c).toEqual(scaleOf([marks]));
+    expect(d).toEqual(scaleOf([far]));
+  });
   it('a lone value still has a width, nothing at all has a scale', () => {
-    const [lo, hi] = markScale({ asked: null, predicted: { value: 5, sigma: 0 }, measured: null });
+    const [lo, hi] = scaleOf([{ asked: null, predicted: { value: 5, sigma: 0 }, measured: null }]);
     expect(hi - lo).toBeGreaterThan(0.3);
     expect((lo + hi) / 2).toBeCloseTo(5, 9);
-    expect(markScale({ asked: null, predicted: null, measured: null })).toEqual([0, 1]);
+    expect(scaleOf([{ asked: null, predicted: null, measured: null }])).toEqual([0, 1]);
   });
-  it('reads out as a sentence in the person’s units', () => {
-    expect(describeMarks('Ground run', marks, 'distance', 'metric')).toBe(
-      'Ground run, asked at most 20.0 m, predicted 16.0 m plus or minus 3.0, measured 19.0 m plus or minus 0.80',
+  it('a bar is drawn where something is asked, measured or compared, not for a lone prediction', () => {
+    const lone = { asked: null, predicted: { value: 5, sigma: 1 }, measured: null, states: [4, 5, 6] };
+    expect(saysSomething(lone)).toBe(false);
+    expect(saysSomething({ ...lone, ghost: 5 })).toBe(true);
+    expect(saysSomething(marks)).toBe(true);
+  });
+  it('reads out as a sentence in the person’s units, with the ends of its scale', () => {
+    expect(describeMarks('Ground run', marks, 'distance', 'metric')).toMatch(
+      new RegExp(
+        '^Ground run, asked at most 20 m, predicted 16 plus or minus 3 m, ' +
+          'measured 19\\.0 plus or minus 0\\.8 m, scale from [\\d.]+ m to [\\d.]+ m$',
+      ),
     );
     expect(describeMarks('Ground run', marks, 'distance', 'imperial')).toContain('65.6 ft');
+  });
+  it('the strip’s own numbers are known by quantity and state; those of the design by quantity', () => {
+    expect(isWatched(['groundRun@full'], 'groundRun', 'full')).toBe(true);
+    expect(isWatched(['groundRun@full'], 'groundRun', 'empty')).toBe(false);
+    expect(isWatched(['neutralPoint@all'], 'neutralPoint', 'empty')).toBe(true);
   });
 });
 

@@ -9,10 +9,10 @@ describe('a save in words', () => {
   it('names the thing and its values', () => {
     const pack = base.design.items.find((i) => i.id === 'battery')!.name;
     expect(saveWords(base, setPath(base, 'design.items.battery.x', 0.18), 'metric')).toEqual([
-      `${pack}: x 230.0 mm → 180.0 mm`,
+      `${pack}: x 230 mm → 180 mm`,
     ]);
     expect(saveWords(base, setPath(base, 'brief.site.wind', 3), 'metric')).toEqual([
-      'Site: wind 0.500 m/s → 3.00 m/s',
+      'Site: wind 0.5 m/s → 3 m/s',
     ]);
   });
   it('nothing changed is no line; many things are counted', () => {

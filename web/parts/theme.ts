@@ -14,10 +14,36 @@ const indigo: MantineColorsTuple = [
   '#201f54',
 ];
 
+/** Greys of paper and ink: nothing bluish beside them. */
+const gray: MantineColorsTuple = [
+  '#f8f4ea',
+  '#f4eee1',
+  '#e9e1d0',
+  '#ddd4c2',
+  '#c6bba6',
+  '#9a917f',
+  '#645d51',
+  '#4d4a45',
+  '#36322b',
+  '#26231e',
+];
+const dark: MantineColorsTuple = [
+  '#eee7d8',
+  '#d3cab8',
+  '#b6ad9b',
+  '#857c6b',
+  '#403a2f',
+  '#332e26',
+  '#25221c',
+  '#1b1915',
+  '#141210',
+  '#0d0c0a',
+];
+
 export const theme = createTheme({
   primaryColor: 'indigo',
   primaryShade: { light: 6, dark: 4 },
-  colors: { indigo },
+  colors: { indigo, gray, dark },
   fontFamily: '"Public Sans Variable", system-ui, sans-serif',
   fontFamilyMonospace: '"Spline Sans Mono Variable", ui-monospace, monospace',
   headings: { fontFamily: '"Public Sans Variable", system-ui, sans-serif', fontWeight: '650' },
@@ -32,6 +58,8 @@ export const theme = createTheme({
     NativeSelect: { defaultProps: { size: 'xs' } },
     Checkbox: { defaultProps: { size: 'xs' } },
     SegmentedControl: { defaultProps: { size: 'xs' } },
+    Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } },
+    Drawer: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } },
     Tooltip: { defaultProps: { openDelay: 300, multiline: true, maw: 320 } },
   },
 });

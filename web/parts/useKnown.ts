@@ -1,7 +1,7 @@
 'use client';
 /** What is known of the open version at this moment, for marks and sentences that must not run ahead of it. */
 import { useMemo } from 'react';
-import type { Known } from './stationMarks';
+import type { Known } from './frame/stationMarks';
 import { useWorkspace } from './workspace/useWorkspace';
 
 export function useKnown(): Known {

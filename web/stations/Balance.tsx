@@ -11,7 +11,8 @@ import { SchoolBands } from '../parts/layout/SchoolBands';
 import { useLayout } from '../parts/layout/useLayout';
 import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
+import { useTab } from '../parts/frame/useAddress';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { MassLedger, Payload } from './balance/Ledger';
 import { ChecksPanel, GrowthPanel, StatesPanel, WhatIfPanel } from './balance/Panels';
@@ -34,7 +35,7 @@ export function Balance() {
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   const setWhy = useWorkspace((w) => w.setWhy);
-  const [view, setView] = useState('picture');
+  const [view, setView] = useTab(['picture', 'ledger', 'stability', 'states', 'growth', 'whatif', 'checks']);
   const [chosen, setChosen] = useState<School['id']>('margin');
   const { report, trouble } = useLayout();
   const school = report?.schools.find((s) => s.id === chosen) ?? report?.schools[0];
@@ -64,7 +65,7 @@ export function Balance() {
   );
   return (
     <div className="stack">
-      <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap' }}>
+      <div className="line gap12 mid wraps">
         <SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="Balance view" />
         <StatePicker />
       </div>
@@ -92,7 +93,7 @@ export function Balance() {
           </>
         )}
         {view === 'picture' && (
-          <div className="stack" style={{ gap: 8 }}>
+          <div className="stack gap8">
             <StationFindings of="balance" />
             <BalancePicture
               design={design}
@@ -110,7 +111,7 @@ export function Balance() {
                   <span className="sev" aria-hidden="true">
                     !
                   </span>
-                  <div style={{ flex: 1 }}>
+                  <div className="grow">
                     By “{school.name}”: <Sentence of={proposal.said} />{' '}
                     <Button size="compact-xs" variant="light" onClick={apply}>
                       Do that
@@ -123,7 +124,7 @@ export function Balance() {
                 <Button size="xs" variant="light" onClick={apply}>
                   {proposal.moves.length ? 'Move what moves and add the ballast' : 'Add the ballast'}
                 </Button>{' '}
-                <span className="dim" style={{ fontSize: '0.78rem' }}>
+                <span className="dim note">
                   The last resort: a longer nose or a lighter tail costs nothing every flight.
                 </span>
               </div>
@@ -143,7 +144,7 @@ export function Balance() {
               <div>
                 <Sentence of={report.first.said} />
               </div>
-              <div className="caution" style={{ marginTop: 6 }}>
+              <div className="caution mt8">
                 Balance it on the bench in this very state before it is armed; people behind the launcher;
                 follow the rules of your field.
               </div>

@@ -1,12 +1,13 @@
 'use client';
 import { sentence } from '@skiametra/core/words';
-import { ActionIcon, Button, Menu } from '@mantine/core';
+import { ActionIcon, Button } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
-import { QUANTITIES, checkRequirements, quantityDef } from '@skiametra/core/assess';
+import { checkRequirements, quantityDef } from '@skiametra/core/assess';
 import { lapMission, siteSpread, type Mission } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
 import { DocField, IntField, QuantityField, TextCell } from '../parts/QuantityField';
 import { StationFindings } from '../parts/Findings';
+import { quantityOptions } from '../parts/quantityList';
 import { SheetTable, freshId } from '../parts/SheetTable';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { FormulaEditor } from './FormulaEditor';
@@ -18,11 +19,6 @@ const SURFACES: { value: string; label: string; mu: number }[] = [
   { value: 'short grass', label: 'short grass', mu: 0.08 },
   { value: 'long grass', label: 'long grass', mu: 0.15 },
 ];
-const quantityOptions = Object.values(QUANTITIES)
-  // points are of one mission: the score stands for them
-  .filter((q) => q.id !== 'points')
-  .map((q) => ({ value: q.id, label: q.name }))
-  .sort((a, b) => a.label.localeCompare(b.label));
 
 export function Brief() {
   return (
@@ -69,7 +65,6 @@ export function Brief() {
             ]}
           />
         </section>
-        <Watch />
       </div>
     </div>
   );
@@ -94,9 +89,7 @@ function SiteSpread() {
   );
   return (
     <details>
-      <summary className="dim" style={{ cursor: 'pointer' }}>
-        How well the day is known
-      </summary>
+      <summary className="dim clickable">How well the day is known</summary>
       <div className="fields">
         {field('wind', 'Wind, to within', 'speed')}
         {field('temperature', 'Temperature, to within [K]', 'ratio')}
@@ -121,16 +114,8 @@ function Site() {
           <label htmlFor="surface">Surface</label>
           <select
             id="surface"
-            className="cell"
-            style={{
-              width: '100%',
-              border: 0,
-              borderBottom: '1px solid var(--hair)',
-              background: 'transparent',
-              color: 'var(--ink)',
-              font: 'inherit',
-              padding: '4px 0',
-            }}
+            className="cell plaininput"
+
             value={site.surface}
             onChange={(e) => {
               const s = SURFACES.find((x) => x.value === e.target.value)!;
@@ -286,7 +271,7 @@ function Requirements() {
                 const [sign, word, colour] = STATUS[c.status];
                 const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
                 return (
-                  <span title={sentence(c.said, units)} style={{ whiteSpace: 'nowrap' }}>
+                  <span title={sentence(c.said, units)} className="oneliner">
                     <b style={{ color: colour }} aria-label={word}>
                       {sign}
                     </b>{' '}
@@ -404,55 +389,6 @@ function Tasks() {
       >
         Add a task
       </Button>
-    </section>
-  );
-}
-
-function Watch() {
-  const watch = useWorkspace((w) => w.content.document.brief.watch);
-  const states = useWorkspace((w) => w.content.document.design.states);
-  const loading = useWorkspace((w) => w.loading);
-  const edit = useWorkspace((w) => w.edit);
-  const name = (k: string) => {
-    const [id, s] = k.split('@');
-    const l = states.find((x) => x.id === s);
-    return `${quantityDef(id)?.name ?? id}${l ? `, ${l.name}` : ''}`;
-  };
-  const set = (next: string[]) => edit({ type: 'set', path: `${B}.watch`, value: next });
-  return (
-    <section className="block">
-      <h2>
-        Numbers on the strip <span className="right dim">{watch.length} of 8</span>
-      </h2>
-      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
-        {watch.map((k) => (
-          <Button
-            key={k}
-            variant="default"
-            onClick={() => set(watch.filter((x) => x !== k))}
-            aria-label={`Stop watching ${name(k)}`}
-          >
-            {name(k)} ×
-          </Button>
-        ))}
-        {watch.length < 8 && (
-          <Menu>
-            <Menu.Target>
-              <Button variant="light">Watch another</Button>
-            </Menu.Target>
-            <Menu.Dropdown mah={320} style={{ overflow: 'auto' }}>
-              {quantityOptions.map((q) => {
-                const k = `${q.value}@${quantityDef(q.value)!.scope === 'all' ? 'all' : loading}`;
-                return (
-                  <Menu.Item key={k} disabled={watch.includes(k)} onClick={() => set([...watch, k])}>
-                    {q.label}
-                  </Menu.Item>
-                );
-              })}
-            </Menu.Dropdown>
-          </Menu>
-        )}
-      </div>
     </section>
   );
 }

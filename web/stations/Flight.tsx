@@ -5,7 +5,7 @@ import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
 import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
 const F = 'document.design.flight';
@@ -116,7 +116,7 @@ function StateTable() {
         <table className="sheet fixed">
           <thead>
             <tr>
-              <th style={{ width: 64 }}>State</th>
+              <th className="w64">State</th>
               {COLUMNS.map((c) => {
                 const d = QUANTITIES[c];
                 const u = unitLabel(shownUnit(d.kind, units));
@@ -131,7 +131,7 @@ function StateTable() {
           </thead>
           <tbody>
             {states.map((l) => (
-              <tr key={l.id} style={{ background: l.id === loading ? 'var(--paper-2)' : undefined }}>
+              <tr key={l.id} className={l.id === loading ? 'chosen' : ''}>
                 <td>{l.name}</td>
                 {COLUMNS.map((c) => {
                   const e = entryOf(ledger, c, l.id);
@@ -144,11 +144,8 @@ function StateTable() {
                   return (
                     <td
                       key={c}
-                      className="num"
-                      style={{
-                        cursor: 'pointer',
-                        color: c === 'groundRun' && e.value > strip ? 'var(--stop)' : undefined,
-                      }}
+                      className={`num clickable ${c === 'groundRun' && e.value > strip ? 'stoptext' : ''}`}
+
                       onClick={() => setWhy({ id: c, state: l.id })}
                     >
                       {formatValue(e.value, e.kind, units)}

@@ -53,12 +53,12 @@ export function FormulaEditor({ index }: { index: number }) {
       )}
       {!bad &&
         checked.warnings.map((w) => (
-          <div key={w} style={{ fontSize: '0.75rem', color: 'var(--look)' }}>
+          <div key={w} className="small looktext">
             {w}
           </div>
         ))}
       {text !== null && (
-        <div className="dim" style={{ fontSize: '0.72rem' }}>
+        <div className="dim tiny">
           Names:{' '}
           {Object.keys(names)
             .slice(0, 200)

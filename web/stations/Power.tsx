@@ -2,14 +2,15 @@
 import { Sentence } from '../parts/Sentence';
 import { driveFitted } from '@skiametra/core/design';
 import { Button, SegmentedControl } from '@mantine/core';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import type { PowerReport } from '@skiametra/core/views';
 import { StationFindings } from '../parts/Findings';
 import { StatePicker } from '../parts/StatePicker';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
 import type { Place } from '@skiametra/core/trial';
 import { Cautions } from '../parts/Cautions';
+import { useTab } from '../parts/frame/useAddress';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { BenchTab } from './power/BenchTab';
 import { ChainPicture } from './power/ChainPicture';
@@ -44,25 +45,25 @@ export function Power() {
   const { power } = useDrive();
   const ledger = useWorkspace((w) => w.ledger);
   const { report, trouble } = usePower();
-  const [chosen, setChosen] = useState<Tab | null>(null);
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const motor = !power.unpowered;
-  if (!motor && !power.rubber && !power.lift) return <Unpowered report={report} />;
   const open = (Object.keys(TABS) as Tab[]).filter(
     (t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t),
   );
-  const tab = chosen && open.includes(chosen) ? chosen : motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
+  const first: Tab = motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
+  const [tab, setTab] = useTab<Tab>([first, ...open.filter((t) => t !== first)]);
+  if (!motor && !power.rubber && !power.lift) return <Unpowered report={report} />;
   // a report of the design before a part was fitted lacks it for a moment
   const ready =
     report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
   return (
-    <div className="stack" style={{ gap: 10 }}>
-      <div style={{ overflowX: 'auto' }}>
+    <div className="stack gap12">
+      <div className="scrollx">
         <SegmentedControl
           size="xs"
           aria-label="Part of the Power station"
           value={tab}
-          onChange={(v) => setChosen(v as Tab)}
+          onChange={setTab}
           data={open.map((value) => ({ value, label: TABS[value] }))}
         />
       </div>
@@ -110,9 +111,9 @@ function Unpowered({ report }: { report: PowerReport | null }) {
   const edit = useWorkspace((w) => w.edit);
   return (
     <div className="stack">
-      <p style={{ maxWidth: 560, margin: 0 }}>No motor is fitted: this is a glider.</p>
+      <p className="atmost560 flush">No motor is fitted: this is a glider.</p>
       {report && <GlideTab report={report} />}
-      <div style={{ display: 'flex', gap: 8 }}>
+      <div className="line gap8">
         <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
           Fit an electric motor
         </Button>
@@ -148,19 +149,16 @@ function Drive({
   setGhost: (g: Ghost | null) => void;
 }) {
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(225px, 262px) minmax(0, 1fr) minmax(200px, 232px)' } as CSSProperties}
-    >
+    <div className="station cols-power">
       <div className="stack">
         <DriveInputs />
       </div>
-      <div className="stack" style={{ gap: 8 }}>
+      <div className="stack gap8">
         <ChainPicture report={report} />
         <StationFindings of="power" />
         <DriveCharts report={report} ghost={ghost} height={195} />
         {ghost && (
-          <div className="dim" style={{ fontSize: '0.78rem' }}>
+          <div className="dim note">
             Ghost: {ghost.name}{' '}
             <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>
               Forget it
@@ -193,7 +191,7 @@ function Card({ report }: { report: PowerReport }) {
   const c = report.cards!,
     v = report.volts!,
     line = (n: string, t: string) => (
-      <div key={n} style={{ display: 'flex', justifyContent: 'space-between', gap: 8, fontSize: '0.78rem' }}>
+      <div key={n} className="line apart gap8 note">
         <span className="dim">{n}</span>
         <span className="num">{t}</span>
       </div>

@@ -74,13 +74,11 @@ export function ProjectShelf({
           paddingBottom: 12,
         }}
       >
-        <h1 style={{ margin: 0, fontSize: '1.5rem' }}>Skiametra</h1>
+        <h1 className="flush title">Skiametra</h1>
         <span className="dim">
           Asked, predicted, measured: size an aircraft, fly it, make the next one better.
         </span>
-        <span className="dim" style={{ marginLeft: 'auto' }}>
-          {person}
-        </span>
+        <span className="dim atend">{person}</span>
       </header>
       <Group mt={18} mb={8}>
         <Button onClick={() => setMaking(true)}>New project</Button>
@@ -105,42 +103,30 @@ export function ProjectShelf({
         </Button>
       </Group>
       {error && (
-        <div role="alert" className="caution" style={{ borderLeftColor: 'var(--stop)' }}>
+        <div role="alert" className="caution stopedge">
           {error}
         </div>
       )}
       {projects.length === 0 && <p className="dim">No projects yet. Begin one, or open a project file.</p>}
       {projects.map((p) => (
-        <article
-          key={p.id}
-          style={{
-            display: 'flex',
-            gap: 22,
-            alignItems: 'center',
-            padding: '18px 0',
-            borderBottom: '1px solid var(--hair)',
-          }}
-        >
-          <div style={{ width: 150, display: 'flex', justifyContent: 'center' }}>
+        <article key={p.id} className="line gap16 mid pad16 ruled">
+          <div className="w150 line centred">
             {p.newest?.face && <Silhouette design={p.newest.face} size={140} />}
           </div>
-          <div style={{ flex: 1 }}>
+          <div className="grow">
             {p.newest ? (
-              <Link
-                href={`/projects/${p.id}/versions/${p.newest.id}/brief`}
-                style={{ fontSize: '1.15rem', fontWeight: 650 }}
-              >
+              <Link href={`/projects/${p.id}/versions/${p.newest.id}/brief`} className="heading strong">
                 {p.name} · {p.aircraft}
               </Link>
             ) : (
               <b>{p.name}</b>
             )}
-            <div className="dim" style={{ maxWidth: 560 }}>
+            <div className="dim atmost560">
               {p.newest && !p.newest.face
                 ? 'The newest version cannot be read; the earlier ones may be.'
                 : p.newest?.purpose}
             </div>
-            <div className="dim" style={{ marginTop: 4, fontSize: '0.78rem' }}>
+            <div className="dim mt4 note">
               {p.versions} version{p.versions === 1 ? '' : 's'}, {p.testCount} test
               {p.testCount === 1 ? '' : 's'}
               {p.demo ? ' · demo' : ''}

@@ -4,17 +4,17 @@ import { Sentence, useSentence } from '../parts/Sentence';
 import { Button, Group, Modal, TextInput, Textarea } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, type CSSProperties } from 'react';
+import { useEffect, useState } from 'react';
 import { entryNamed, keyOf, quantityDef, type Fix } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { applyFix, type Advice, type Effect, type Explained } from '@skiametra/core/refine';
 import { combine } from '@skiametra/core/trial';
 import {
+  formatMeasured,
   formatNumber,
   formatQuantity,
   formatSpread,
   formatValue,
-  spreadMatters,
   type KindName,
   type UnitSystem,
 } from '@skiametra/core/units';
@@ -23,15 +23,16 @@ import { askCore } from '../workers/coreClient';
 import { called } from '../parts/called';
 import { changeWords } from '../parts/changeWords';
 import { useCalibrate } from '../parts/useCalibrate';
-import { askedOf } from '../parts/useMarks';
-import { MarkLegend, ThreeMark, describeMarks, type Marks } from '../parts/ThreeMark';
+import { saysSomething, type Marks, type Measured } from '../parts/marks/marks';
+import { MarkLegend, ThreeMark } from '../parts/marks/ThreeMark';
+import { askedOf } from '../parts/marks/useMarks';
 import { Silhouette } from '../parts/Silhouette';
-import { refineSentence } from '../parts/stationMarks';
+import { refineSentence } from '../parts/frame/stationMarks';
 import { comparableTests, useWorkspace } from '../parts/workspace/useWorkspace';
 
 export function Refine() {
   return (
-    <div className="station" style={{ '--cols': 'minmax(0, 1.2fr) minmax(0, 1fr)' } as CSSProperties}>
+    <div className="station cols-refine">
       <div className="stack">
         <ThreeColumns />
         <Comparison />
@@ -57,6 +58,9 @@ function askedText(asked: Marks['asked'], kind: KindName, units: UnitSystem): st
       ? `≤ ${formatQuantity(max, kind, units)}`
       : '';
 }
+
+const measuredText = (m: Measured | null, kind: KindName, units: UnitSystem) =>
+  m ? formatMeasured(m.value, m.sigma, kind, units) : '';
 
 /** Every quantity that is asked or measured, with all three marks. */
 function ThreeColumns() {
@@ -109,49 +113,35 @@ function ThreeColumns() {
           <MarkLegend />
         </span>
       </h2>
-      <div className="scrollx" style={{ maxHeight: 430, overflowY: 'auto' }}>
+      <div className="scrollx high430 scrolls">
         <table
-          className="sheet fixed"
-          style={{ fontSize: '0.75rem' }}
+          className="sheet fixed small"
+
           aria-label="Asked, predicted, measured"
         >
           <thead>
             <tr>
               <th>Quantity</th>
-              <th className="num" style={{ width: 112 }}>
-                Asked
-              </th>
-              <th className="num" style={{ width: 122 }}>
-                Predicted
-              </th>
-              <th className="num" style={{ width: 130 }}>
-                Measured
-              </th>
-              <th style={{ width: 90 }} />
+              <th className="num w112">Asked</th>
+              <th className="num w122">Predicted</th>
+              <th className="num w130">Measured</th>
+              <th className="w90">On one scale</th>
             </tr>
           </thead>
           <tbody>
             {rows.map(({ k, id, state, def, marks }) => (
-              <tr key={k} style={{ cursor: 'pointer' }} onClick={() => setWhy({ id, state })}>
+              <tr key={k} className="clickable" onClick={() => setWhy({ id, state })}>
                 <td>
                   {def.name}{' '}
-                  <span className="dim" style={{ fontSize: '0.72rem' }}>
-                    {design.states.find((l) => l.id === state)?.name ?? ''}
-                  </span>
+                  <span className="dim tiny">{design.states.find((l) => l.id === state)?.name ?? ''}</span>
                 </td>
                 <td className="num">{askedText(marks.asked, def.kind, units)}</td>
-                <td className="num">
-                  {marks.predicted
-                    ? `${formatQuantity(marks.predicted.value, def.kind, units)}${spreadMatters(marks.predicted.value, marks.predicted.sigma) ? ` ±${formatSpread(marks.predicted.sigma, def.kind, units, marks.predicted.value)}` : ''}`
-                    : ''}
-                </td>
-                <td className="num" style={{ color: 'var(--measured)' }}>
-                  {marks.measured
-                    ? `${formatQuantity(marks.measured.value, def.kind, units)} ±${formatSpread(marks.measured.sigma, def.kind, units, marks.measured.value)}`
-                    : ''}
-                </td>
+                <td className="num">{measuredText(marks.predicted, def.kind, units)}</td>
+                <td className="num measuredtext">{measuredText(marks.measured, def.kind, units)}</td>
                 <td>
-                  <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
+                  {saysSomething(marks) && (
+                    <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
+                  )}
                 </td>
               </tr>
             ))}
@@ -187,7 +177,7 @@ function Calibration() {
               <th>Factor</th>
               <th className="num">Before</th>
               <th className="num">Now</th>
-              <th style={{ width: 170 }}>0.6 to 1.4</th>
+              <th className="w170">0.6 to 1.4</th>
             </tr>
           </thead>
           <tbody>
@@ -270,7 +260,7 @@ function Calibration() {
         </div>
       )}
       {result?.status === 'updated' && result.unused.length > 0 && (
-        <p className="dim" style={{ margin: '6px 0 0' }}>
+        <p className="dim over8">
           Not used by any factor: {result.unused.map((u) => quantityDef(u)?.name ?? u).join(', ')}.
         </p>
       )}
@@ -321,9 +311,7 @@ function AdviceList() {
     <section className="block">
       <h2>What to change next</h2>
       {(advice ?? []).length === 0 && (
-        <p className="dim" style={{ margin: 0 }}>
-          {refineSentence(ledger, advice !== null, units)}
-        </p>
+        <p className="dim flush">{refineSentence(ledger, advice !== null, units)}</p>
       )}
       {(advice ?? []).map((a) => (
         <div key={a.id} className="finding look">
@@ -341,9 +329,7 @@ function AdviceList() {
           </span>
           <div>
             <div>{words(a.said)}</div>
-            <div className="dim" style={{ fontSize: '0.75rem' }}>
-              Because {words(a.because)}.
-            </div>
+            <div className="dim small">Because {words(a.because)}.</div>
           </div>
         </div>
       ))}
@@ -387,8 +373,8 @@ function Effects({ fix }: { fix: Fix }) {
   if (!effects) return <p className="dim">Working out what else changes …</p>;
   const rows = effects.filter((e) => e.state === loading || e.state === 'all').slice(0, SHOWN_EFFECTS);
   return (
-    <div style={{ marginTop: 8 }}>
-      <div className="dim" style={{ fontSize: '0.78rem' }}>
+    <div className="mt8">
+      <div className="dim note">
         What that does to everything else ({effects.length} numbers move; here those of the whole design and
         the state in view):
       </div>
@@ -402,12 +388,7 @@ function Effects({ fix }: { fix: Fix }) {
                 <td>{d.name}</td>
                 <td className="num dim">{formatQuantity(e.before, d.kind, units)}</td>
                 <td className="num">{formatQuantity(e.after, d.kind, units)}</td>
-                <td
-                  style={{
-                    color: better === null ? 'var(--ink-2)' : better ? 'var(--fine)' : 'var(--stop)',
-                    width: 60,
-                  }}
-                >
+                <td className={`w60 ${better === null ? 'dim' : better ? 'finetext' : 'stoptext'}`}>
                   {better === null ? '' : better ? 'better' : 'worse'}
                 </td>
               </tr>
@@ -536,18 +517,14 @@ function VersionTree() {
             {(v.document?.design ?? v.face) && (
               <Silhouette design={(v.document?.design ?? v.face)!} size={44} />
             )}
-            <div style={{ minWidth: 0 }}>
+            <div className="narrowable">
               {v.id === versionId ? (
                 <b>{v.name}</b>
               ) : (
                 <Link href={`/projects/${project.id}/versions/${v.id}/refine`}>{v.name}</Link>
               )}{' '}
-              <span className="dim" style={{ fontSize: '0.75rem' }}>
-                {flown ? `${flown} flown` : 'not flown'}
-              </span>
-              <div className="dim" style={{ fontSize: '0.75rem' }}>
-                {v.reason}
-              </div>
+              <span className="dim small">{flown ? `${flown} flown` : 'not flown'}</span>
+              <div className="dim small">{v.reason}</div>
             </div>
           </div>
         );
@@ -618,7 +595,7 @@ function Comparison() {
       <h2>
         {me.name} against {other.name}
       </h2>
-      {me.reason && <p style={{ margin: '0 0 6px' }}>{me.reason}</p>}
+      {me.reason && <p className="below8">{me.reason}</p>}
       {!rows && <p className="dim">Comparing …</p>}
       {rows && moved.length === 0 && (
         <p className="dim">No watched number differs by more than a thousandth.</p>
@@ -641,13 +618,13 @@ function Comparison() {
                   <tr key={`${r.id}${r.state}`}>
                     <td>
                       {d.name}{' '}
-                      <span className="dim" style={{ fontSize: '0.72rem' }}>
+                      <span className="dim tiny">
                         {document.design.states.find((l) => l.id === r.state)?.name ?? ''}
                       </span>
                     </td>
                     <td className="num dim">{formatQuantity(r.before, d.kind, units)}</td>
                     <td className="num">{formatQuantity(r.after, d.kind, units)}</td>
-                    <td style={{ fontSize: '0.75rem' }}>
+                    <td className="small">
                       {r.steps
                         .filter((s) => Math.abs(s.delta) > 0.03 * Math.abs(r.after - r.before))
                         .map((s) => (

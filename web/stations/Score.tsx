@@ -5,7 +5,7 @@ import { entryOf, scoreRange, type Ledger, keyOf, type QuantityId } from '@skiam
 import { formatNumber } from '@skiametra/core/units';
 import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { FormulaEditor } from './FormulaEditor';
 
@@ -51,13 +51,13 @@ export function Score() {
         ))}
         <StationFindings of="score" />
         {bound && (
-          <p style={{ margin: 0 }}>
+          <p className="flush">
             Every task names its state: {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points in all,
             with nothing to choose.
           </p>
         )}
         {best && (
-          <p style={{ margin: 0 }}>
+          <p className="flush">
             Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.
             {blocked.length > 0 && (
               <>
@@ -68,7 +68,7 @@ export function Score() {
           </p>
         )}
         {range && (
-          <p className="dim" style={{ margin: 0 }}>
+          <p className="dim flush">
             While the field does between its low and its high figures this state scores{' '}
             {formatNumber(range[0], 4)} to {formatNumber(range[1], 4)}.
           </p>
@@ -109,7 +109,7 @@ export function Score() {
           <table className="sheet fixed">
             <thead>
               <tr>
-                <th style={{ width: 70 }}>State</th>
+                <th className="w70">State</th>
                 {brief.tasks.map((m) => (
                   <th key={m.id} className="num">
                     {m.name}
@@ -117,7 +117,7 @@ export function Score() {
                 ))}
                 <th className="num">Score</th>
                 <th className="num">Leaves the strip</th>
-                <th style={{ width: 110 }}>What blocks it</th>
+                <th className="w110">What blocks it</th>
               </tr>
             </thead>
             <tbody>
@@ -126,7 +126,7 @@ export function Score() {
                 return (
                   <tr
                     key={l.id}
-                    style={{ background: l.id === loading ? 'var(--paper-2)' : undefined, cursor: 'pointer' }}
+                    className={`clickable ${l.id === loading ? 'chosen' : ''}`}
                     onClick={() => setLoading(l.id)}
                   >
                     <td>
@@ -141,16 +141,14 @@ export function Score() {
                     <td className="num">
                       <button
                         type="button"
-                        style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline dotted' }}
+                        className="textbutton dotted"
                         onClick={() => setWhy({ id: 'score', state: l.id })}
                       >
                         {formatNumber(value(ledger, 'score', l.id), 4)}
                       </button>
                     </td>
                     <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
-                    <td className="stoptext" style={{ fontSize: '0.75rem' }}>
-                      {because(why)}
-                    </td>
+                    <td className="stoptext small">{because(why)}</td>
                   </tr>
                 );
               })}

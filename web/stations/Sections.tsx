@@ -1,6 +1,6 @@
 'use client';
 import { Button, SegmentedControl } from '@mantine/core';
-import { useMemo, useState, type CSSProperties } from 'react';
+import { useMemo, useState } from 'react';
 import { sectionWork } from '@skiametra/core/views';
 import { sparOf, type SectionChoice } from '@skiametra/core/design';
 import { contourFacts } from '@skiametra/core/section';
@@ -8,6 +8,7 @@ import { formatNumber } from '@skiametra/core/units';
 import { StationFindings } from '../parts/Findings';
 import { StatePicker } from '../parts/StatePicker';
 import { freshId } from '../parts/SheetTable';
+import { useTab } from '../parts/frame/useAddress';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { candidatesOf, type Candidate } from './sections/candidates';
 import { ComparePolars } from './sections/ComparePolars';
@@ -40,7 +41,7 @@ export function Sections() {
   const ledger = useWorkspace((w) => w.ledger);
   const edit = useWorkspace((w) => w.edit);
   const [chosen, setChosen] = useState(sections[0].id);
-  const [page, setPage] = useState('shelf');
+  const [page, setPage] = useTab(['shelf', 'compare', 'flow', 'cut']);
   const [extra, setExtra] = useState<ReadonlySet<string>>(new Set());
   const [notice, setNotice] = useState<string | null>(null);
   const section = sections.find((s) => s.id === chosen) ?? sections[0];
@@ -76,7 +77,7 @@ export function Sections() {
   };
   const own = shelf.rows.find((r) => r.candidate.id === ownId);
   return (
-    <div className="station" style={{ '--cols': '232px minmax(0, 1fr)' } as CSSProperties}>
+    <div className="station cols-sections">
       <div className="stack">
         <section className="block">
           <h2>
@@ -91,16 +92,10 @@ export function Sections() {
               <button
                 key={s.id}
                 type="button"
-                className="reading"
+                className={`reading asgrid gap12 mid ${s.id === section.id ? 'chosen' : ''}`}
                 aria-pressed={s.id === section.id}
                 onClick={() => setChosen(s.id)}
-                style={{
-                  display: 'grid',
-                  gridTemplateColumns: '76px 1fr',
-                  gap: 10,
-                  alignItems: 'center',
-                  background: s.id === section.id ? 'var(--paper-2)' : undefined,
-                }}
+                style={{ gridTemplateColumns: '76px 1fr' }}
               >
                 {'outline' in o ? (
                   <Outline contour={o.outline} label="" />
@@ -115,7 +110,7 @@ export function Sections() {
             Add a section
           </Button>
           {notice && (
-            <div role="status" style={{ fontSize: '0.8rem' }}>
+            <div role="status" className="note">
               {notice}
             </div>
           )}
@@ -129,14 +124,14 @@ export function Sections() {
         <Facts section={section} />
         <StationFindings of="sections" />
       </div>
-      <div className="stack" style={{ gap: 10 }}>
+      <div className="stack gap12">
         <SegmentedControl
           size="xs"
           value={page}
           onChange={setPage}
           data={PAGES}
           aria-label="Page"
-          style={{ alignSelf: 'flex-start' }}
+          className="selfstart"
         />
         {!ledger && page !== 'cut' && (
           <p className="dim" role="status">
@@ -181,14 +176,9 @@ function Facts({ section }: { section: Candidate['section'] }) {
   if (!facts) return null;
   const percent = (v: number, f = 3) => `${formatNumber(100 * v, f)} %`;
   const row = (name: string, value: string) => (
-    <div
-      key={name}
-      style={{ display: 'flex', padding: '3px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}
-    >
+    <div key={name} className="line pad4 ruled note">
       <span className="dim">{name}</span>
-      <span className="num" style={{ marginLeft: 'auto' }}>
-        {value}
-      </span>
+      <span className="num atend">{value}</span>
     </div>
   );
   return (

@@ -1,7 +1,7 @@
 'use client';
 import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import { sizedToVolume } from '@skiametra/core/layout';
 import { planformOf, tailVolume } from '@skiametra/core/surface';
 import { formatQuantity } from '@skiametra/core/units';
@@ -11,8 +11,9 @@ import { PlanStall } from '../parts/layout/PlanStall';
 import { useLayout, type StallKind } from '../parts/layout/useLayout';
 import { StatePicker } from '../parts/StatePicker';
 import { QuantityField } from '../parts/QuantityField';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
 import { ViewDrawing } from '../parts/ThreeViews';
+import { useTab } from '../parts/frame/useAddress';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { Drawings } from './shape/Drawings';
 import { LayoutChooser, Pieces, References } from './shape/Layouts';
@@ -38,7 +39,7 @@ export function Shape() {
   const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
   const [part, setPart] = useState(design.surfaces[0].id);
-  const [view, setView] = useState('plan');
+  const [view, setView] = useTab(['plan', 'views', 'three']);
   const [stall, setStall] = useState<StallKind>('level');
   const [alpha, setAlpha] = useState(12);
   const { report, trouble } = useLayout(stall);
@@ -66,18 +67,15 @@ export function Shape() {
       : design.surfaces.find((s) => s.role === 'wing')!;
   const strips = flow?.strips.filter((s) => s.surface === shownSurface.id) ?? [];
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(300px, 370px) minmax(0, 1fr) 226px' } as CSSProperties}
-    >
+    <div className="station cols-shape">
       <div className="stack">
-        <div style={{ display: 'flex', gap: 8 }}>
+        <div className="line gap8">
           <NativeSelect
             aria-label="Part"
             value={now}
             onChange={(e) => setPart(e.currentTarget.value)}
             data={parts}
-            style={{ flex: 1 }}
+            className="grow"
           />
           <LayoutChooser />
         </div>
@@ -92,8 +90,8 @@ export function Shape() {
         )}
         <StationFindings of="shape" />
       </div>
-      <div className="stack" style={{ gap: 6 }}>
-        <div style={{ display: 'flex', gap: 6, alignItems: 'center', flexWrap: 'wrap' }}>
+      <div className="stack gap8">
+        <div className="line gap8 mid wraps">
           <SegmentedControl
             value={view}
             onChange={setView}
@@ -135,14 +133,12 @@ export function Shape() {
         )}
         {view === 'plan' && strips.length > 0 && (
           <>
-            <div style={{ display: 'flex', gap: 12, alignItems: 'center' }}>
-              <span className="dim" style={{ fontSize: '0.78rem', whiteSpace: 'nowrap' }}>
-                Angle of attack {alpha}°
-              </span>
+            <div className="line gap12 mid">
+              <span className="dim note oneliner">Angle of attack {alpha}°</span>
               <Slider
                 aria-label="Angle of attack"
                 thumbLabel="Angle of attack"
-                style={{ flex: 1 }}
+                className="grow"
                 size="xs"
                 min={0}
                 max={22}
@@ -184,7 +180,7 @@ export function Shape() {
               neutralX={report?.neutralX}
               height={330}
             />
-            <div className="cols" style={{ '--cols': '1.3fr 1fr' } as CSSProperties}>
+            <div className="cols cols-shape2">
               <ViewDrawing
                 view="side"
                 design={design}
@@ -225,7 +221,7 @@ export function Shape() {
       <section className="block">
         <h2>Who carries the lift</h2>
         {rows.map((s) => (
-          <div key={s.id} style={{ display: 'flex', justifyContent: 'space-between' }}>
+          <div key={s.id} className="line apart">
             <span className="dim">{s.name}</span>
             <span className="num">{(100 * shares[s.id]).toFixed(0)} %</span>
           </div>
@@ -249,7 +245,7 @@ export function Shape() {
             return edit({ type: 'set', path: `${D}.surfaces.${s.id}`, value: sized });
           };
           return (
-            <div key={s.id} style={{ fontSize: '0.75rem' }}>
+            <div key={s.id} className="small">
               <QuantityField
                 label={`Size the ${s.name.toLowerCase()} to a volume of`}
                 kind="ratio"

@@ -8,7 +8,7 @@ import { ChartFrame } from '../parts/ChartFrame';
 import { StationFindings } from '../parts/Findings';
 import { StatePicker } from '../parts/StatePicker';
 import { DocField } from '../parts/QuantityField';
-import { Readings } from '../parts/Reading';
+import { Readings } from '../parts/marks/Reading';
 import { Cautions } from '../parts/Cautions';
 import { useWorkspace } from '../parts/workspace/useWorkspace';
 
@@ -60,7 +60,7 @@ export function Structure() {
             ]}
             aria-label="Kind of spar"
           />
-          <div className="fields" style={{ marginTop: 10 }}>
+          <div className="fields mt12">
             {!spar ? (
               <p className="dim">No spar is drawn: choose its kind.</p>
             ) : spar.kind === 'tube' ? (
@@ -125,17 +125,9 @@ function Material({ label, path }: { label: string; path: string }) {
       <label htmlFor={path}>{label}</label>
       <select
         id={path}
-        className="cell"
+        className="cell plaininput"
         value={value}
         onChange={(e) => edit({ type: 'set', path, value: e.target.value })}
-        style={{
-          width: '100%',
-          border: 0,
-          borderBottom: '1px solid var(--hair)',
-          background: 'transparent',
-          color: 'var(--ink)',
-          padding: '4px 0',
-        }}
       >
         {!materialNamed(value) && <option value={value}>{value} (not in the store)</option>}
         {MATERIALS.map((m) => (
@@ -155,7 +147,7 @@ function Sources() {
     <section className="block">
       <h2>Material values</h2>
       {(spar ? sparSection(spar).materials : []).map((m) => (
-        <div key={m.id} style={{ fontSize: '0.78rem', marginBottom: 6 }}>
+        <div key={m.id} className="note mb8">
           <b>{m.name}</b>: E {formatQuantity(m.modulus, 'modulus', units)}, compression{' '}
           {formatQuantity(m.compression, 'stress', units)}, tension{' '}
           {formatQuantity(m.tension, 'stress', units)}; {Math.round(100 * m.knockdown)} % of the weaker is
@@ -176,7 +168,7 @@ function SparMass() {
   const wing = design.surfaces.find((x) => x.role === 'wing')!;
   const length = 2 * wing.stations[wing.stations.length - 1].y;
   return (
-    <p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>
+    <p className="dim flush note">
       This spar weighs {formatQuantity(s.perLength * length, 'mass', units)} over the span. It is limited by{' '}
       {s.limitedBy.toLowerCase()}. Left out: torsion, local buckling of thin walls, the skin’s share.
     </p>

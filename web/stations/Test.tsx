@@ -2,7 +2,7 @@
 import { Sentence } from '../parts/Sentence';
 import { say, type Said } from '@skiametra/core/words';
 import { Button, Checkbox, FileButton, NumberInput, TextInput } from '@mantine/core';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import { entryOf, type Ledger, entryNamed } from '@skiametra/core/assess';
 import {
   emptyRecord,
@@ -23,7 +23,7 @@ import {
   stopLine,
 } from '@skiametra/core/trial';
 import { MAX_CSV_BYTES, parseFlightCsv } from '@skiametra/formats';
-import { formatQuantity, formatSpread, type KindName } from '@skiametra/core/units';
+import { formatMeasured, formatQuantity, type KindName } from '@skiametra/core/units';
 import { quantityDef } from '@skiametra/core/assess';
 import { createTestAction } from '../server/actions';
 import { askCore } from '../workers/coreClient';
@@ -34,7 +34,7 @@ import { keepOriginal } from '../parts/originals';
 import { OriginalFiles } from '../parts/OriginalFiles';
 import { Cautions } from '../parts/Cautions';
 import { useWorkspace, useWorkspaceStore } from '../parts/workspace/useWorkspace';
-import { MarkLegend, ThreeMark, describeMarks } from '../parts/ThreeMark';
+import { MarkLegend, ThreeMark } from '../parts/marks/ThreeMark';
 
 const emptyBody = (design: Design, loading: string, temperature: number): TestBody => ({
   card: {
@@ -82,10 +82,7 @@ export function Test() {
   };
   const test = tests.find((t) => t.id === chosen) ?? tests[0];
   return (
-    <div
-      className="station two field-friendly"
-      style={{ '--cols': 'minmax(190px, 230px) minmax(0, 1fr)' } as CSSProperties}
-    >
+    <div className="station two field-friendly cols-test">
       <section className="block">
         <h2>Cards and flights</h2>
         {tests.length === 0 && (
@@ -95,28 +92,23 @@ export function Test() {
           <button
             key={t.id}
             type="button"
-            className="reading"
+            className={`reading ${t.id === test?.id ? 'chosen' : ''}`}
             aria-pressed={t.id === test?.id}
             onClick={() => setChosen(t.id)}
-            style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}
+            style={{ padding: '8px 6px' }}
           >
-            <span
-              style={{ color: t.body.record.flown ? 'var(--measured)' : 'var(--predicted)' }}
-              aria-hidden="true"
-            >
+            <span className={t.body.record.flown ? 'measuredtext' : 'predictedtext'} aria-hidden="true">
               {t.body.record.flown ? '●' : '◇'}
             </span>{' '}
             {t.body.card.title || 'Untitled'}
-            <div className="dim" style={{ fontSize: '0.72rem' }}>
-              {t.body.record.flown ? `flown ${t.body.record.date}` : 'planned'}
-            </div>
+            <div className="dim tiny">{t.body.record.flown ? `flown ${t.body.record.date}` : 'planned'}</div>
           </button>
         ))}
         <Button mt={10} variant="light" onClick={() => void add()}>
           Plan a flight
         </Button>
         {benched > 0 && (
-          <p className="dim" style={{ fontSize: '0.75rem' }}>
+          <p className="dim small">
             {benched} bench test{benched > 1 ? 's' : ''} of this version: under Power, Bench.
           </p>
         )}
@@ -146,10 +138,7 @@ function useTestEdit(id: string) {
 function TestSheet({ id, body }: { id: string; body: TestBody }) {
   const set = useTestEdit(id);
   return (
-    <div
-      className="cols"
-      style={{ '--cols': 'repeat(auto-fit, minmax(min(320px, 100%), 1fr))', gap: 26 } as CSSProperties}
-    >
+    <div className="cols cols-test2 gap16">
       <div className="stack">
         <Cautions at="flight" state={body.card.state} />
         <Card id={id} body={body} set={set} />
@@ -202,7 +191,7 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   return (
     <section className="block">
       <h2>Flight card</h2>
-      <div className="stack" style={{ gap: 8 }}>
+      <div className="stack gap8">
         <div className="qf">
           <label>
             <span>Title</span>
@@ -213,17 +202,9 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
           <label htmlFor="card-state">State</label>
           <select
             id="card-state"
-            className="cell"
+            className="cell plaininput"
             value={body.card.state}
             onChange={(e) => set(cardFor(design, body, e.target.value))}
-            style={{
-              width: '100%',
-              border: 0,
-              borderBottom: '1px solid var(--hair)',
-              background: 'transparent',
-              color: 'var(--ink)',
-              padding: '4px 0',
-            }}
           >
             {states.map((l) => (
               <option key={l.id} value={l.id}>
@@ -233,20 +214,20 @@ function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
           </select>
         </div>
         {cg && (
-          <div className="dim" style={{ fontSize: '0.78rem' }}>
+          <div className="dim note">
             {frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)}{' '}
             from the nose in this state.
           </div>
         )}
         {stops.length > 0 && (
-          <div className="caution" role="alert" style={{ borderLeftColor: 'var(--stop)' }}>
+          <div className="caution stopedge" role="alert">
             <b className="stoptext">Stop line</b>
             {stops.map((s) => (
               <div key={s.code} className="stoptext">
                 <Sentence of={s} />
               </div>
             ))}
-            <div style={{ marginTop: 6 }}>To fly all the same, write why:</div>
+            <div className="mt8">To fly all the same, write why:</div>
             <TextCell
               label="Reason to fly past the stop line"
               path={`${P}.overrideReason`}
@@ -282,7 +263,7 @@ function Checklist({ body, set }: { body: TestBody; set: SetBody }) {
           label={
             <span>
               {c.caution ? (
-                <b style={{ color: 'var(--look)' }} aria-label="caution">
+                <b className="looktext" aria-label="caution">
                   !{' '}
                 </b>
               ) : null}
@@ -299,7 +280,7 @@ function Checklist({ body, set }: { body: TestBody; set: SetBody }) {
           }
         />
       ))}
-      <div style={{ display: 'flex', gap: 10, alignItems: 'center', marginTop: 6 }}>
+      <div className="line gap12 mid mt8">
         <Button
           disabled={!done || body.signedBy !== ''}
           onClick={() => set({ signedBy: `${person.name}, ${new Date().toLocaleString()}` })}
@@ -360,9 +341,7 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
     return (
       <section className="block">
         <h2>Record</h2>
-        <p className="dim" style={{ marginTop: 0 }}>
-          Fly it by the card, then record it here.
-        </p>
+        <p className="dim flushtop">Fly it by the card, then record it here.</p>
         {blocked && (
           <p className="stoptext">
             This card is past the stop line. Write a reason on the card, or mend the design first.
@@ -442,10 +421,8 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
           )}
         </div>
       </div>
-      <h2 className="head" style={{ marginTop: 14 }}>
-        How it handled
-      </h2>
-      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 6 }}>
+      <h2 className="head mt12">How it handled</h2>
+      <div className="line wraps gap8">
         {HANDLING.map((h) => (
           <Button
             key={h}
@@ -463,13 +440,13 @@ function Record({ id, body, set }: { id: string; body: TestBody; set: SetBody })
           </Button>
         ))}
       </div>
-      <div className="qf" style={{ marginTop: 10 }}>
+      <div className="qf mt12">
         <label>
           <span>Notes</span>
         </label>
         <TextCell label="Notes" path={`tests.${id}.body.record.notes`} area />
       </div>
-      <div className="qf" style={{ marginTop: 8 }}>
+      <div className="qf mt8">
         <label>
           <span>Damage</span>
         </label>
@@ -618,7 +595,7 @@ function LogReader({ id, body, set }: { id: string; body: TestBody; set: SetBody
   return (
     <section className="block">
       <h2>Log</h2>
-      <div style={{ display: 'flex', gap: 8, alignItems: 'end', flexWrap: 'wrap' }}>
+      <div className="line gap8 low wraps">
         <FileButton onChange={open} accept=".csv,.txt,text/csv" inputProps={{ 'aria-label': 'Log file' }}>
           {(p) => (
             <Button variant="default" {...p}>
@@ -646,14 +623,14 @@ function LogReader({ id, body, set }: { id: string; body: TestBody; set: SetBody
         )}
       </div>
       {error && (
-        <div role="alert" className="stoptext" style={{ marginTop: 6 }}>
+        <div role="alert" className="stoptext mt8">
           {error}
         </div>
       )}
       <OriginalFiles testId={id} stamp={kept} />
       {body.log && (
         <>
-          <div className="dim" style={{ fontSize: '0.78rem', margin: '6px 0' }}>
+          <div className="dim note around8">
             {body.log.name}: {body.log.rows.length} rows. {body.log.remarks.join(' ')}
           </div>
           <ChartFrame
@@ -727,16 +704,16 @@ function Measured({ id, body }: { id: string; body: TestBody }) {
               opacity: m.setAside ? 0.55 : 1,
             }}
           >
-            <div style={{ display: 'flex', gap: 8 }}>
-              <b style={{ fontWeight: 600 }}>{def.name}</b>
-              <span className="num" style={{ marginLeft: 'auto', color: 'var(--measured)' }}>
-                {formatQuantity(m.value, def.kind, units)} ±{formatSpread(m.sigma, def.kind, units, m.value)}
+            <div className="line gap8">
+              <b className="strong">{def.name}</b>
+              <span className="num atend measuredtext">
+                {formatMeasured(m.value, m.sigma, def.kind, units)}
               </span>
             </div>
-            <ThreeMark marks={marks} label={describeMarks(def.name, marks, def.kind, units)} />
-            <div className="dim" style={{ fontSize: '0.72rem', display: 'flex' }}>
+            <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
+            <div className="dim tiny line">
               <span>{m.from}</span>
-              <label style={{ marginLeft: 'auto' }}>
+              <label className="atend">
                 <input
                   type="checkbox"
                   checked={m.setAside}

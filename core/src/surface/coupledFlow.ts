@@ -51,7 +51,7 @@ const ROUNDS = 60,
 const STRIDE = 0.08;
 /** Tries of half the change before where a round leads is taken for what it is. */
 const HALVINGS = 5;
-/** Rounds that may pass without the worst strip coming nearer by a tenth: a flow that goes round in circles is left at its best. */
+/** Rounds without the worst strip coming nearer by a tenth: a flow that goes round in circles is left at its best. */
 const PATIENCE = 20,
   NEARER = 0.9;
 /** A strip that is missed by more than this, in lift coefficient, has not settled. */

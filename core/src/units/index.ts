@@ -10,5 +10,8 @@ export {
   kindAt,
   formatSpread,
   formatForEditing,
+  formatMeasured,
+  writtenWithSpread,
   spreadMatters,
 } from './format';
+export type { Written } from './format';

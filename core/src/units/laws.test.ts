@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   formatForEditing,
+  formatMeasured,
   formatNumber,
   formatQuantity,
   formatSpread,
@@ -26,7 +27,7 @@ const typed = (text: string, k: KindName, s: (typeof SYSTEMS)[number]) => {
   const r = parseQuantity(text, k, s);
   return r.status === 'ok' ? r.si : Number.NaN;
 };
-const plain = (shown: string) => Number(shown.replaceAll(' ', '').replace('−', '-'));
+const plain = (shown: string) => Number(shown.replace(/\s/g, '').replace('−', '-'));
 
 describe('conversion', () => {
   it('law: to the shown unit and back is the same number, for every unit', () => {
@@ -182,6 +183,7 @@ describe('showing', () => {
         const one = plain(formatSpread(x, k, s, 20)),
           half = plain(formatSpread(x / 2, k, s, 20));
         fc.pre(half > 1e-3);
+        // one digit where it begins with 3 or more
         expect(Math.abs(half / one - 0.5)).toBeLessThan(0.1);
       }),
       { seed: 41, numRuns: 200 },
@@ -194,6 +196,42 @@ describe('showing', () => {
         expect(plain(formatValue(x + by, k, s))).toBeGreaterThanOrEqual(plain(formatValue(x, k, s)) - 1e-9);
       }),
       { seed: 42, numRuns: 300 },
+    );
+  });
+
+  // every kind at every size, with a spread from a millionth to all of it
+  const size = fc.integer({ min: -7, max: 5 }),
+    shown = fc
+      .tuple(fc.double({ min: 1, max: 9.999, noNaN: true }), size, fc.constantFrom(1, -1))
+      .map(([a, m, sign]) => sign * a * 10 ** m);
+  it('law: no false zeros, no −0, no hyphen for a minus, thin spaces in thousands', () => {
+    fc.assert(
+      fc.property(kind, system, shown, (k, s, x) => {
+        const text = formatValue(fromShown(x, shownUnit(k, s)), k, s);
+        expect(text).toMatch(/^−?(\d{1,4}|\d{1,3}(\u202f\d{3})+)(\.\d*[1-9])?$/);
+        expect(text).not.toBe('−0');
+      }),
+      { seed: 43, numRuns: 1500 },
+    );
+  });
+  it('law: with a spread both end at the same decimal, of two digits at most', () => {
+    const share = fc.integer({ min: -3, max: 0 }).map((m) => 10 ** m);
+    fc.assert(
+      fc.property(kind, system, shown, share, (k, s, x, part) => {
+        fc.pre(k !== 'count');
+        const unit = shownUnit(k, s),
+          sigma = Math.abs(fromShown(x * part, unit) - fromShown(0, unit));
+        const [value, spread] = formatMeasured(fromShown(x, unit), sigma, k, s)
+          .replace(/[^\d.\u202f−±]/g, ' ')
+          .split('±');
+        fc.pre(spread !== undefined);
+        const decimals = (t: string) => t.trim().split(' ')[0].split('.')[1]?.length ?? 0,
+          digits = spread.trim().split(' ')[0].replace(/[.\s]/g, '').replace(/^0+/, '');
+        expect(decimals(value)).toBe(decimals(spread));
+        if (decimals(spread) > 0) expect(digits.length).toBeLessThanOrEqual(2);
+        expect(value).not.toMatch(/−0(\.0*)?\s/);
+      }),
+      { seed: 44, numRuns: 1500 },
     );
   });
 });

@@ -167,7 +167,7 @@ export function Aircraft3D({ design, cg, neutralX, height = 460 }: Props) {
         role="img"
         aria-label="Three-dimensional view; drag to turn, wheel to come nearer"
       />
-      <div className="dim" style={{ fontSize: '0.75rem' }}>
+      <div className="dim small">
         Drag to turn, wheel to come nearer. Indigo: CG; ink: neutral point; on the ground: the shadow of the
         plan form.
       </div>

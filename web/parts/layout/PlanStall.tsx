@@ -113,7 +113,7 @@ export function PlanStall({ design, ghost, report, surface, units, loading, onSt
       ref={svg}
       viewBox={`${-half - pad} ${top - 2 * u} ${2 * (half + pad)} ${mapTop + mapHeight + 6 * u - top + 2 * u}`}
       width="100%"
-      style={{ maxHeight: 560, display: 'block', touchAction: 'none' }}
+      className="high560 asblock untouched"
       role="group"
       aria-label={`Plan view with the stall map of ${ends.name}. ${first ? `It begins to stall at ${(first.alpha * DEG).toFixed(1)} degrees, ${(100 * first.eta).toFixed(0)} per cent of the half span out.` : ''}`}
       onPointerMove={(e) => {

@@ -50,7 +50,7 @@ export function SchoolBands({ report, units, chosen, onChoose, neutralSigma, onW
             a = s.forward === null ? X(lo - pad) : X(s.forward),
             b = s.aft === null ? X(hi + pad) : X(s.aft);
           return (
-            <g key={s.id} style={{ cursor: 'pointer' }} onClick={() => onChoose(s.id)}>
+            <g key={s.id} className="clickable" onClick={() => onChoose(s.id)}>
               <rect
                 x={a}
                 width={Math.max(0, b - a)}
@@ -122,13 +122,9 @@ export function SchoolBands({ report, units, chosen, onChoose, neutralSigma, onW
           );
         })}
       </svg>
-      <p className="dim" style={{ margin: 0, fontSize: '0.75rem' }}>
+      <p className="dim flush small">
         {schools.find((s) => s.id === chosen)?.why}{' '}
-        <button
-          type="button"
-          onClick={onWhy}
-          style={{ all: 'unset', cursor: 'pointer', textDecoration: 'underline', textUnderlineOffset: 3 }}
-        >
+        <button type="button" onClick={onWhy} className="textbutton">
           Why this neutral point
         </button>
       </p>

@@ -9,6 +9,7 @@ import type { UnitSystem } from '@skiametra/core/units';
 import type { TestRow, VersionHead, WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
 import { assessLive, newestOnly, type Progress } from '../../workers/coreClient';
+import { placeFrom, versionOf, type Place } from '../frame/address';
 import { readVersion } from './calls';
 import { reduceContent, type Content, type Edit } from './content';
 import { pageShelf, type DraftShelf, type Saved } from './drafts';
@@ -39,7 +40,14 @@ export interface Workspace {
   againstId: number | null;
   againstLedger: Ledger | null;
   why: { id: string; state: string } | null;
-  loading: string;
+  /** the state in view */ loading: string;
+  /** what is shown where the address says nothing */ readonly usual: {
+    readonly state: string;
+    readonly against: number | null;
+  };
+  /** inner tab of every station that was left on another than its first */
+  tabs: Readonly<Record<string, string>>;
+  rememberTab(station: string, tab: string | null): void;
   edit(edit: Edit): string | null;
   undo(): void;
   redo(): void;
@@ -76,6 +84,7 @@ export function createWorkspace(
   person: Person,
   people: Person[],
   shelf: DraftShelf = pageShelf(),
+  place: Place = placeFrom(''),
 ) {
   const head = data.versions.find((v) => v.id === versionId)!,
     opened = head.document!;
@@ -93,7 +102,10 @@ export function createWorkspace(
     revision: head.revision,
     tests: new Map(data.tests.map((t) => [t.id, { body: t.body, revision: t.revision }])),
   };
-  const firstState = opened.brief.watch[0]?.split('@')[1] ?? '';
+  const { states } = opened.design,
+    firstState = opened.brief.watch[0]?.split('@')[1] ?? '',
+    isState = (id: string | null): id is string => states.some((l) => l.id === id);
+  const usual = { state: isState(firstState) ? firstState : states[0].id, against: head.parentId };
   let lastSet: { path: string; at: number } | null = null;
 
   return createStore<Workspace>()((set, get) => {
@@ -161,12 +173,12 @@ export function createWorkspace(
       orphans: [],
       ledger: null,
       polarWork: null,
-      againstId: head.parentId,
+      againstId: versionOf(place.against, usual.against),
       againstLedger: null,
       why: null,
-      loading: opened.design.states.some((l) => l.id === firstState)
-        ? firstState
-        : opened.design.states[0].id,
+      loading: isState(place.state) ? place.state : usual.state,
+      usual,
+      tabs: {},
 
       edit(edit) {
         const { content: now, past } = get();
@@ -193,7 +205,16 @@ export function createWorkspace(
         take(future[0], { past: [...past, now], future: future.slice(1) });
       },
       setWhy: (why) => set({ why }),
-      setLoading: (loading) => set({ loading }),
+      // an address may name a state that is gone
+      setLoading: (id) =>
+        set(({ content: c, loading }) => ({
+          loading: c.document.design.states.some((l) => l.id === id) ? id : loading,
+        })),
+      rememberTab(station, tab) {
+        const { [station]: before, ...others } = get().tabs;
+        if ((before ?? null) === tab) return;
+        set({ tabs: tab === null ? others : { ...others, [station]: tab } });
+      },
       setUnits: (units) => set({ units }),
       async documentOf(id) {
         const there = get().versions.find((v) => v.id === id);
@@ -202,7 +223,9 @@ export function createWorkspace(
         if (document) set({ versions: get().versions.map((v) => (v.id === id ? { ...v, document } : v)) });
         return document;
       },
-      setAgainst(id) {
+      setAgainst(wanted) {
+        // an address may name a version that is gone
+        const id = get().versions.some((v) => v.id === wanted) ? wanted : null;
         set({ againstId: id, againstLedger: null });
         if (id === null) return;
         void get()

@@ -1,11 +1,13 @@
 'use client';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { useSearchParams } from 'next/navigation';
 import { useStore } from 'zustand';
 import { combine, isOwnDrive } from '@skiametra/core/trial';
 import { entryNamed, type LedgerEntry } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
+import { placeFrom } from '../frame/address';
 import { createWorkspace, type Workspace, type WorkspaceStore } from './store';
 
 const WorkspaceContext = createContext<WorkspaceStore | null>(null);
@@ -23,7 +25,10 @@ export function WorkspaceProvider({
   people: Person[];
   children: ReactNode;
 }) {
-  const [store] = useState(() => createWorkspace(data, versionId, person, people));
+  const search = useSearchParams().toString();
+  const [store] = useState(() =>
+    createWorkspace(data, versionId, person, people, undefined, placeFrom(search)),
+  );
   useEffect(() => store.getState().begin(), [store]);
   return <WorkspaceContext.Provider value={store}>{children}</WorkspaceContext.Provider>;
 }

@@ -99,7 +99,7 @@ export function MassLedger() {
       <h2>
         Mass ledger{' '}
         <span className="right">
-          <label className="dim" style={{ fontSize: '0.75rem' }}>
+          <label className="dim small">
             <input type="checkbox" checked={more} onChange={(e) => setMore(e.target.checked)} /> groups,
             sides, heights
           </label>
@@ -262,10 +262,8 @@ function InWing({ index }: { index: number }) {
 function Ranges() {
   const items = useWorkspace((w) => w.content.document.design.items);
   return (
-    <details style={{ marginTop: 6 }}>
-      <summary className="dim" style={{ cursor: 'pointer' }}>
-        Ranges of what can move
-      </summary>
+    <details className="mt8">
+      <summary className="dim clickable">Ranges of what can move</summary>
       {items.map(
         (item, i) =>
           item.movable && (
@@ -289,7 +287,7 @@ function Resolution({ mass }: { mass: number }) {
   const edit = useWorkspace((w) => w.edit);
   const none = { longestPiece: null, printer: null, sheet: null };
   return (
-    <div style={{ maxWidth: 200 }}>
+    <div className="atmost200">
       <QuantityField
         label="It reads to"
         value={scaleResolution(design, mass)}
@@ -309,13 +307,11 @@ function Scale() {
   const states = useWorkspace((w) => w.content.document.design.states);
   const mass = useWorkspace((w) => (w.ledger ? entryOf(w.ledger, 'mass', w.loading)?.value : undefined));
   return (
-    <div style={{ marginTop: 12 }}>
+    <div className="mt12">
       <h2 className="head">The whole aircraft on the scale</h2>
       <Resolution mass={mass ?? 1} />
       {scale.length === 0 && (
-        <p className="dim" style={{ margin: '0 0 4px' }}>
-          Weigh it once whole: the sum of the parts is held against it.
-        </p>
+        <p className="dim below4">Weigh it once whole: the sum of the parts is held against it.</p>
       )}
       <SheetTable
         path={`${D}.scale`}
@@ -351,17 +347,15 @@ export function Payload() {
   return (
     <section className="block">
       <h2>Payload and states</h2>
-      <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
+      <div className="fields three">
         <DocField label="One unit" path={`${P}.unitMass`} />
         <DocField label="First row, x" path={`${P}.x`} />
         <DocField label="Row spacing" path={`${P}.pitch`} />
         <IntField label="Per row" path={`${P}.perRow`} />
         <DocField label="Height, z" path={`${P}.z`} />
       </div>
-      <details style={{ marginTop: 8 }}>
-        <summary className="dim" style={{ cursor: 'pointer' }}>
-          {states.length} states
-        </summary>
+      <details className="mt8">
+        <summary className="dim clickable">{states.length} states</summary>
         <SheetTable
           path={`${D}.states`}
           caption="States"
@@ -538,10 +532,8 @@ function MadeOf() {
   const items = useWorkspace((w) => w.content.document.design.items);
   const edit = useWorkspace((w) => w.edit);
   return (
-    <details open style={{ marginTop: 6 }}>
-      <summary className="dim" style={{ cursor: 'pointer' }}>
-        What calculated parts are made of
-      </summary>
+    <details open className="mt8">
+      <summary className="dim clickable">What calculated parts are made of</summary>
       {items.map(
         (item, i) =>
           item.planned.kind === 'made' && (

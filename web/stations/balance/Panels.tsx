@@ -43,7 +43,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
     edit({ type: 'set', path: P, value: next });
   };
   return (
-    <div className="stack" style={{ gap: 10 }}>
+    <div className="stack gap12">
       <Cautions at="states" />
       {report.worst && (
         <div>
@@ -72,10 +72,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
             {report.states.map((s) => (
               <tr
                 key={s.loading}
-                style={{
-                  background: s.loading === loading ? 'var(--paper-2)' : undefined,
-                  cursor: 'pointer',
-                }}
+                className={`clickable ${s.loading === loading ? 'chosen' : ''}`}
                 onClick={() => setLoading(s.loading)}
               >
                 <td>
@@ -85,9 +82,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
                 <td className="num">{formatValue(s.mass, 'allUpMass', units)}</td>
                 <td className="num">{formatValue(s.cgX, 'length', units)}</td>
                 <td className="num">{formatValue(s.cgSpread, 'length', units)}</td>
-                <td className="num" style={{ color: s.inside ? undefined : 'var(--stop)' }}>
-                  {s.hover ? '–' : pct(s.margin)}
-                </td>
+                <td className={`num ${s.inside ? '' : 'stoptext'}`}>{s.hover ? '–' : pct(s.margin)}</td>
                 <td className="num">{s.hover ? '–' : s.yaw.toFixed(3)}</td>
                 <td className="num">{s.ixx.toFixed(3)}</td>
                 <td className="num">{s.iyy.toFixed(3)}</td>
@@ -100,7 +95,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
       </div>
       <section className="block">
         <h2>What is different in {now.name}</h2>
-        <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
+        <div className="fields three">
           <DocField label="Added drag area" path={`${P}.addedDrag`} />
           <Checkbox
             size="xs"
@@ -135,7 +130,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
           A run or a dolly is held against the strip, rotors against lift thrust. The other ways of leaving,
           and every way of coming back, are kept and say nothing yet.
         </p>
-        <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap', margin: '6px 0' }}>
+        <div className="line gap8 wraps around8">
           {!now.towed && (
             <Button
               size="compact-xs"
@@ -186,7 +181,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
           )}
         </div>
         {now.towed && (
-          <div className="fields" style={{ gridTemplateColumns: 'repeat(4, 1fr)' }}>
+          <div className="fields four">
             <DocField label="Towed mass" path={`${P}.towed.mass`} />
             <DocField label="Its drag area" path={`${P}.towed.dragArea`} />
             <DocField label="Line" path={`${P}.towed.line`} />
@@ -203,7 +198,7 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
           </div>
         )}
         {now.sideArea && (
-          <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
+          <div className="fields three">
             <DocField label="Side area" path={`${P}.sideArea.area`} />
             <DocField label="at x" path={`${P}.sideArea.x`} />
           </div>
@@ -225,12 +220,12 @@ export function StatesPanel({ report }: { report: LayoutReport }) {
           />
         )}
         <details>
-          <summary className="dim" style={{ cursor: 'pointer' }}>
+          <summary className="dim clickable">
             Not aboard in this state{now.absent?.length ? ` (${now.absent.length})` : ''}
           </summary>
-          <div style={{ columns: 3, fontSize: '0.78rem' }}>
+          <div className="columns3 note">
             {items.map((q) => (
-              <label key={q.id} style={{ display: 'block' }}>
+              <label key={q.id} className="asblock">
                 <input
                   type="checkbox"
                   checked={now.absent?.includes(q.id) ?? false}
@@ -288,12 +283,12 @@ export function GrowthPanel() {
   };
   const g = found?.g;
   return (
-    <div className="stack" style={{ gap: 10 }}>
+    <div className="stack gap12">
       <div>
         <Button size="xs" variant="light" loading={busy} onClick={() => void run()}>
           {g ? 'Grow it again' : 'Let it grow'}
         </Button>{' '}
-        <span className="dim" style={{ fontSize: '0.78rem' }}>
+        <span className="dim note">
           Holds weighed parts against the plan, carries the growth over to the rest, and asks which
           requirement goes first.
         </span>
@@ -427,22 +422,15 @@ export function WhatIfPanel() {
   const inside =
     chosen.movable && place !== null && place >= chosen.movable.from && place <= chosen.movable.to;
   return (
-    <div className="stack" style={{ gap: 10 }}>
+    <div className="stack gap12">
       <div className="fields" style={{ gridTemplateColumns: '1.4fr 1fr 1fr 1fr' }}>
         <div className="qf">
           <label htmlFor="move-item">Item</label>
           <select
             id="move-item"
-            className="cell"
+            className="cell plaininput"
             value={item}
-            style={{
-              width: '100%',
-              border: 0,
-              borderBottom: '1px solid var(--hair)',
-              background: 'transparent',
-              color: 'var(--ink)',
-              padding: '4px 0',
-            }}
+
             onChange={(e) => {
               setItem(e.target.value);
               setMass(null);
@@ -539,11 +527,7 @@ export function WhatIfPanel() {
                 <td className="num">{formatValue(r.before, 'length', units)}</td>
                 <td className="num">{formatValue(r.x, 'length', units)}</td>
                 <td
-                  className="num"
-                  style={{
-                    color:
-                      m < design.flight.marginMin || m > design.flight.marginMax ? 'var(--stop)' : undefined,
-                  }}
+                  className={`num ${m < design.flight.marginMin || m > design.flight.marginMax ? 'stoptext' : ''}`}
                 >
                   {pct(m)}
                 </td>
@@ -556,7 +540,7 @@ export function WhatIfPanel() {
         <Button
           size="xs"
           variant="default"
-          style={{ alignSelf: 'start' }}
+          className="selfstart"
           onClick={() => {
             edit({ type: 'set', path: `${D}.items.${item}.planned`, value: { kind: 'mass', mass } });
             setMass(null);
@@ -579,13 +563,11 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
   const wing = design.surfaces.find((s) => s.role === 'wing')!,
     tip = wing.stations[wing.stations.length - 1];
   return (
-    <div className="stack" style={{ gap: 12 }}>
+    <div className="stack gap12">
       <section className="block">
         <h2>On the ground</h2>
         {!g ? (
-          <p className="dim" style={{ margin: 0 }}>
-            Enter wheels or skids under Shape, Body.
-          </p>
+          <p className="dim flush">Enter wheels or skids under Shape, Body.</p>
         ) : (
           <>
             <div>
@@ -602,14 +584,14 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
               {g.kind !== 'skid' ? `; ${pct(g.endLoad, 0)} of the weight on the ${g.kind}` : ''}.
             </div>
             {report.inGround && (
-              <div className="dim" style={{ fontSize: '0.8rem' }}>
+              <div className="dim note">
                 Rolling, the wing stands {pct(report.inGround.height, 0)} of its span above the ground: lift
                 slope ×{report.inGround.slope.toFixed(2)}, induced drag ×{report.inGround.induced.toFixed(2)}.
                 The ground run is computed without it.
               </div>
             )}
             {report.groundRemarks.map((r) => (
-              <div key={r.said.code} style={{ color: r.severity === 'stop' ? 'var(--stop)' : 'var(--look)' }}>
+              <div key={r.said.code} className={r.severity === 'stop' ? 'stoptext' : 'looktext'}>
                 ▲ <Sentence of={r.said} />
               </div>
             ))}
@@ -619,9 +601,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
       <section className="block">
         <h2>Inside the body</h2>
         {report.fit.length === 0 ? (
-          <p className="dim" style={{ margin: 0 }}>
-            Give the battery and what else must fit its size:{' '}
-          </p>
+          <p className="dim flush">Give the battery and what else must fit its size: </p>
         ) : (
           <table className="sheet" aria-label="Fit">
             <thead>
@@ -636,25 +616,21 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
               {report.fit.map((f) => (
                 <tr key={f.item}>
                   <td>{f.name}</td>
-                  <td style={{ color: f.inside ? undefined : 'var(--stop)' }}>
+                  <td className={f.inside ? '' : 'stoptext'}>
                     {f.inside ? `yes, ${pct(f.room, 0)} to spare` : '✕ sticks out'}
                   </td>
                   <td className="num">
                     {f.travel ? `${mm(f.travel.from)} to ${mm(f.travel.to)}` : 'nowhere'}
                     {f.blocked ? ' ▲ less than its range' : ''}
                   </td>
-                  <td style={{ color: f.meets.length ? 'var(--stop)' : undefined }}>
-                    {f.meets.join(', ') || '–'}
-                  </td>
+                  <td className={f.meets.length ? 'stoptext' : ''}>{f.meets.join(', ') || '–'}</td>
                 </tr>
               ))}
             </tbody>
           </table>
         )}
         <details>
-          <summary className="dim" style={{ cursor: 'pointer' }}>
-            Sizes
-          </summary>
+          <summary className="dim clickable">Sizes</summary>
           {design.items
             .filter((i) => !i.inWing && standsWherePut(i))
             .map((i) =>
@@ -708,7 +684,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
                   <td>{r.name}</td>
                   <td className="num">{formatQuantity(r.thrust, 'force', units)}</td>
                   <td className="num">{pct(r.share)}</td>
-                  <td className="num" style={{ color: r.load > 0.75 ? 'var(--stop)' : undefined }}>
+                  <td className={`num ${r.load > 0.75 ? 'stoptext' : ''}`}>
                     {pct(r.load, 0)} of its largest
                   </td>
                 </tr>
@@ -781,9 +757,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
         )}
         {design.built && (
           <details>
-            <summary className="dim" style={{ cursor: 'pointer' }}>
-              Halves on the scale
-            </summary>
+            <summary className="dim clickable">Halves on the scale</summary>
             {design.halves ? (
               <SheetTable
                 path={`${D}.halves`}
@@ -817,7 +791,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
           </details>
         )}
         {warp && (
-          <div style={{ marginTop: 6 }}>
+          <div className="mt8">
             <b>
               {warp.drifts === 'straight'
                 ? 'No roll worth naming from the shape.'
@@ -827,9 +801,7 @@ export function ChecksPanel({ report }: { report: LayoutReport }) {
               warp.drifts !== 'straight' &&
               `${deg(Math.abs(warp.aileron))} of aileron holds it. `}
             {warp.drops && `At the stall it drops the ${warp.drops} wing.`}
-            <div className="dim" style={{ marginTop: 4 }}>
-              Candidate causes, and the flight that tells them apart:
-            </div>
+            <div className="dim mt4">Candidate causes, and the flight that tells them apart:</div>
             {warp.causes.map((c) => (
               <div
                 key={c.cause}

@@ -39,12 +39,12 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
       ? 'It has no pitch control'
       : `${report.trim.control === 'incidence' ? 'Stabiliser turned' : 'Elevator'} ${deg(Math.abs(report.trim.elevator))} ${report.trim.elevator > 0 ? 'nose-down' : 'nose-up'}`;
   return (
-    <div className="stack" style={{ gap: 10 }}>
+    <div className="stack gap12">
       <section className="block" aria-label="Stability card">
         <h2>
           How {name} flies at {formatQuantity(report.speed, 'speed', units)}
         </h2>
-        <div style={{ marginBottom: 6 }}>
+        <div className="mb8">
           {control}, angle of attack {deg(report.trim.alpha)}.{' '}
           {report.handsOff
             ? `Controls in line it settles at ${formatQuantity(report.handsOff.speed, 'speed', units)}.`
@@ -54,7 +54,7 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
             : ''}
         </div>
         {report.handling.map((h) => (
-          <div key={h.id} className={`finding ${h.judgement}`} style={{ padding: '4px 0' }}>
+          <div key={h.id} className={`${`finding ${h.judgement}`} pad4`}>
             <span
               className="sev"
               aria-hidden="true"
@@ -65,16 +65,14 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
             <div style={{ flex: 1, display: 'grid', gridTemplateColumns: '190px minmax(0, 1fr)', gap: 10 }}>
               <div>
                 <b>{h.name}</b>
-                <div className="num dim" style={{ fontSize: '0.72rem' }}>
-                  {h.figure}
-                </div>
+                <div className="num dim tiny">{h.figure}</div>
               </div>
               <div>{h.words}</div>
             </div>
           </div>
         ))}
       </section>
-      <div className="cols" style={{ '--cols': 'minmax(0, 1fr) minmax(0, 1fr)' } as React.CSSProperties}>
+      <div className="cols cols-stabilitycard">
         <ChartFrame
           title="Moment about the CG, controls in line"
           height={170}
@@ -88,12 +86,10 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
           ]}
         />
         <details open>
-          <summary className="dim" style={{ cursor: 'pointer', fontSize: '0.8rem' }}>
-            Derivatives about the CG, per rad
-          </summary>
-          <div style={{ columns: 2, fontSize: '0.76rem' }}>
+          <summary className="dim clickable note">Derivatives about the CG, per rad</summary>
+          <div className="columns2 small">
             {rows.map(([k, n, v]) => (
-              <div key={k} style={{ display: 'flex', justifyContent: 'space-between', breakInside: 'avoid' }}>
+              <div key={k} className="line apart whole">
                 <span title={n}>
                   {k} <span className="dim">{n}</span>
                 </span>
@@ -135,10 +131,7 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
                 <td className="num">{formatValue(c.area, 'area', units)}</td>
                 <td className="num">{c.torque.toFixed(3)}</td>
                 <td className="num">{c.askedKgCm.toFixed(1)}</td>
-                <td
-                  className="num"
-                  style={{ color: c.margin !== null && c.margin < 1 ? 'var(--stop)' : undefined }}
-                >
+                <td className={`num ${c.margin !== null && c.margin < 1 ? 'stoptext' : ''}`}>
                   {c.margin === null ? '–' : `×${c.margin.toFixed(1)}`}
                 </td>
               </tr>

@@ -1,7 +1,7 @@
 'use client';
 /** The thrust stand: run it, open its file or type its readings; claims against measured; what it teaches the model. */
 import { Button, Checkbox, FileButton, NativeSelect, NumberInput, TextInput } from '@mantine/core';
-import { useEffect, useRef, useState, type CSSProperties } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { emptyRecord, MOST_RUNS, type BenchBody, type BenchRow, type TestBody } from '@skiametra/core/design';
 import { entryOf } from '@skiametra/core/assess';
 import { benchPower, fittedNow, isOwnDrive, type BenchResult } from '@skiametra/core/trial';
@@ -12,7 +12,7 @@ import { called } from '../../parts/called';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { give } from '../../parts/give';
 import { QuantityField, TextCell } from '../../parts/QuantityField';
-import { Readings } from '../../parts/Reading';
+import { Readings } from '../../parts/marks/Reading';
 import { SheetTable } from '../../parts/SheetTable';
 import { useCalibrate } from '../../parts/useCalibrate';
 import { keepOriginal } from '../../parts/originals';
@@ -85,7 +85,7 @@ export function BenchTab() {
     (design.swaps ?? []).find((s) => s.id === id)?.label ?? fallback;
   const test = tests.find((t) => t.id === chosen) ?? tests[0];
   return (
-    <div className="station two" style={{ '--cols': 'minmax(180px, 215px) minmax(0, 1fr)' } as CSSProperties}>
+    <div className="station two cols-benchtab">
       <section className="block">
         <h2>On the stand</h2>
         {tests.length === 0 && (
@@ -97,19 +97,16 @@ export function BenchTab() {
           <button
             key={t.id}
             type="button"
-            className="reading"
+            className={`reading ${t.id === test?.id ? 'chosen' : ''}`}
             aria-pressed={t.id === test?.id}
             onClick={() => setChosen(t.id)}
-            style={{ background: t.id === test?.id ? 'var(--paper-2)' : undefined, padding: '8px 6px' }}
+            style={{ padding: '8px 6px' }}
           >
-            <span
-              style={{ color: t.body.bench.runs.length ? 'var(--measured)' : 'var(--predicted)' }}
-              aria-hidden="true"
-            >
+            <span className={t.body.bench.runs.length ? 'measuredtext' : 'predictedtext'} aria-hidden="true">
               {t.body.bench.runs.length ? '●' : '◇'}
             </span>{' '}
             {t.body.card.title}
-            <div className="dim" style={{ fontSize: '0.72rem' }}>
+            <div className="dim tiny">
               {name(t.body.bench.propeller, 'propeller as designed')},{' '}
               {name(t.body.bench.pack, 'pack as designed')}
             </div>
@@ -173,13 +170,13 @@ function BenchSheet({ test }: { test: BenchTest }) {
     ...swaps.filter((s) => s.kind === kind).map((s) => ({ value: s.id, label: s.label })),
   ];
   return (
-    <div className="cols" style={{ '--cols': 'minmax(0, 1.35fr) minmax(0, 1fr)', gap: 24 } as CSSProperties}>
+    <div className="cols cols-benchtab2 gap16">
       <div className="stack">
         <section className="block">
-          <div style={{ fontWeight: 650, marginBottom: 6 }}>
+          <div className="strong mb8">
             <TextCell label="Title of the bench test" path={`${P}.card.title`} />
           </div>
-          <div className="fields" style={{ gridTemplateColumns: '1fr 1fr 1fr' }}>
+          <div className="fields three">
             <NativeSelect
               label="Propeller on the stand"
               value={bench.propeller ?? ''}
@@ -414,7 +411,7 @@ function Runner({ testId, bench, take }: { testId: string; bench: BenchBody; tak
   return (
     <section className="block" aria-label="Run the stand">
       <h2>Run the stand</h2>
-      <div style={{ display: 'flex', gap: 8, alignItems: 'end', flexWrap: 'wrap' }}>
+      <div className="line gap8 low wraps">
         {at ? (
           <>
             <progress
@@ -422,7 +419,7 @@ function Runner({ testId, bench, take }: { testId: string; bench: BenchBody; tak
               max={at.steps * (Number(repeats) || 1)}
               aria-label="Progress of the run"
             />
-            <span className="num" style={{ fontSize: '0.8rem' }}>
+            <span className="num note">
               run {at.run + 1}, {formatNumber(100 * at.throttle, 3)} %, scale {formatNumber(at.thrust, 3)} N
             </span>
             <Button color="red" onClick={() => stop.current?.abort()}>
@@ -489,7 +486,7 @@ function Runner({ testId, bench, take }: { testId: string; bench: BenchBody; tak
         )}
       </div>
       {trouble && (
-        <div role="alert" className="stoptext" style={{ marginTop: 6 }}>
+        <div role="alert" className="stoptext mt8">
           {trouble}
         </div>
       )}
@@ -502,7 +499,7 @@ function BenchCharts({ result }: { result: BenchResult }) {
     x = s.map((p) => p.throttle),
     pts = result.points;
   return (
-    <div className="cols" style={{ '--cols': '1fr 1fr' } as CSSProperties}>
+    <div className="cols cols-benchtab3">
       <ChartFrame
         title="Thrust by throttle"
         height={200}
@@ -551,10 +548,7 @@ function Runs({ bench, take, path }: { bench: BenchBody; take: Take; path: strin
     <section className="block" aria-label="Runs">
       <h2>Runs</h2>
       {bench.runs.map((r, i) => (
-        <div
-          key={`${r.name}-${i}`}
-          style={{ display: 'flex', gap: 8, fontSize: '0.8rem', alignItems: 'baseline' }}
-        >
+        <div key={`${r.name}-${i}`} className="line gap8 note base">
           <span>{r.name}</span>
           <span className="dim">
             {r.kind === 'log'
@@ -581,8 +575,8 @@ function Runs({ bench, take, path }: { bench: BenchBody; take: Take; path: strin
         </div>
       ))}
       {tables.map(({ r, i }) => (
-        <details key={i} style={{ marginTop: 6 }}>
-          <summary style={{ cursor: 'pointer', fontSize: '0.8rem' }}>Readings of {r.name}</summary>
+        <details key={i} className="mt8">
+          <summary className="clickable note">Readings of {r.name}</summary>
           <SheetTable
             path={`${path}.${i}.rows`}
             caption={`Readings of ${r.name}`}
@@ -626,7 +620,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
           <div key={c}>{c}</div>
         ))}
         {result.remarks.map((r) => (
-          <div key={r} className="finding look" style={{ borderBottom: 0, padding: '3px 0' }}>
+          <div key={r} className="finding look unruled pad4">
             <span className="sev" aria-hidden="true">
               !
             </span>
@@ -652,9 +646,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
               ).map(([n, v, s]) => (
                 <tr key={n}>
                   <td>{n}</td>
-                  <td className="num" style={{ color: 'var(--measured)' }}>
-                    {v.toFixed(3)}
-                  </td>
+                  <td className="num measuredtext">{v.toFixed(3)}</td>
                   <td className="num">{s.toFixed(3)}</td>
                 </tr>
               ))}
@@ -662,7 +654,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
           </table>
         )}
         {result.corrected && predicted != null && (
-          <p style={{ margin: '6px 0' }}>
+          <p className="around8">
             Brought to the site’s air and a half-full pack:{' '}
             <b className="num">{formatQuantity(result.corrected.thrust, 'force', units)}</b>,{' '}
             {formatQuantity(result.corrected.amps, 'current', units)} at{' '}
@@ -675,13 +667,11 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
             <Button loading={busy} onClick={() => void calibrate()}>
               Update the model from {flown.length} test{flown.length === 1 ? '' : 's'}
             </Button>
-            <div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>
-              Weighed against what the model believed before.
-            </div>
+            <div className="dim small mt4">Weighed against what the model believed before.</div>
           </div>
         )}
         {f && !isOwnDrive(design, bench) && index < 0 && (
-          <p style={{ margin: '6px 0' }}>
+          <p className="around8">
             The design flies another propeller or motor since these runs: they stay on record and teach it
             nothing.
           </p>
@@ -693,7 +683,7 @@ function Teaches({ result, bench }: { result: BenchResult; bench: BenchBody }) {
         )}
         {!own && result.correction && index >= 0 && (
           <div>
-            <p style={{ margin: '6px 0' }}>
+            <p className="around8">
               This is not the propeller and motor the design flies now, so it teaches the model nothing; its
               factors can be kept with it.
             </p>

@@ -28,7 +28,7 @@ function MarginBar({ m, weak, units }: { m: Margin; weak: boolean; units: UnitSy
     limit = (1 / 1.25) * 104;
   const colour = m.used > 1 ? 'var(--stop)' : m.used > 0.85 ? 'var(--look)' : 'var(--predicted)';
   return (
-    <div style={{ fontSize: '0.68rem', marginTop: 2 }} title={`${Math.round(m.used * 100)} % of its limit`}>
+    <div className="tiny mt4" title={`${Math.round(m.used * 100)} % of its limit`}>
       <span
         style={{
           color: weak ? colour : 'var(--ink-2)',
@@ -46,7 +46,7 @@ function MarginBar({ m, weak, units }: { m: Margin; weak: boolean; units: UnitSy
         height={12}
         role="img"
         aria-label={`${m.what}: ${Math.round(m.used * 100)} % of its limit`}
-        style={{ display: 'block' }}
+        className="asblock"
       >
         <line x1={2} x2={108} y1={6} y2={6} stroke="var(--hair)" />
         <path
@@ -81,7 +81,7 @@ function Band({ link, most, last }: { link: Link; most: number; last: boolean })
       height={H}
       preserveAspectRatio="none"
       aria-hidden="true"
-      style={{ display: 'block' }}
+      className="asblock"
     >
       <path
         d={`M 0 ${mid - a / 2} C ${W * 0.45} ${mid - a / 2} ${W * 0.55} ${mid - a / 2} ${W} ${mid - a / 2} V ${mid - a / 2 + b} C ${W * 0.7} ${mid - a / 2 + b} ${W * 0.6} ${mid + a / 2} 0 ${mid + a / 2} Z`}
@@ -143,14 +143,11 @@ export function ChainPicture({ report }: { report: PowerReport }) {
             return (
               <div
                 key={l.id}
-                style={{
-                  minWidth: 0,
-                  padding: '0 6px 4px',
-                  background: isWeak ? 'var(--paper-2)' : undefined,
-                }}
+                className={`narrowable ${isWeak ? 'chosen' : ''}`}
+                style={{ padding: '0 6px 4px' }}
                 data-link={l.id}
               >
-                <div style={{ display: 'flex', alignItems: 'baseline', gap: 4, whiteSpace: 'nowrap' }}>
+                <div className="line base gap4 oneliner">
                   <b
                     style={{
                       fontSize: '0.78rem',
@@ -164,13 +161,10 @@ export function ChainPicture({ report }: { report: PowerReport }) {
                     {l.name}
                   </b>
                 </div>
-                <div style={{ margin: '0 -6px' }}>
+                <div className="bleed">
                   <Band link={l} most={most} last={i === c.links.length - 1} />
                 </div>
-                <div
-                  className="num"
-                  style={{ fontSize: '0.72rem', whiteSpace: 'nowrap', letterSpacing: '-0.03em' }}
-                >
+                <div className="num tiny oneliner tightly">
                   {l.id === 'propeller' && l.powerOut <= 0 ? (
                     `${formatNumber(l.powerIn, 3)} W into air`
                   ) : (

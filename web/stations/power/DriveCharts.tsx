@@ -40,7 +40,7 @@ export function DriveCharts({
     />
   );
   return (
-    <div className="stack" style={{ gap: 4 }}>
+    <div className="stack gap4">
       {pick}
       {chart === 'forces' ? (
         <Forces ghost={ghost} height={height} />

@@ -118,13 +118,13 @@ function PitchByRadius() {
       </Button>
     );
   return (
-    <div style={{ marginTop: 8 }}>
+    <div className="mt8">
       <h2 className="head">
         Pitch by radius{' '}
         <Button
           size="compact-xs"
           variant="subtle"
-          style={{ marginLeft: 'auto' }}
+          className="atend"
           onClick={() => edit({ type: 'set', path: at, value: undefined })}
         >
           One pitch
@@ -174,7 +174,7 @@ function TableOfBlades() {
     });
   };
   return (
-    <div style={{ fontSize: '0.78rem', marginTop: 6 }}>
+    <div className="note mt8">
       {table ? (
         <div>
           Coefficients from {table.name}, {table.rows.length} rows.{' '}
@@ -454,13 +454,13 @@ function Fan() {
       </Button>
     );
   return (
-    <div style={{ marginTop: 8 }}>
+    <div className="mt8">
       <h2 className="head">
         Ducted fan{' '}
         <Button
           size="compact-xs"
           variant="subtle"
-          style={{ marginLeft: 'auto' }}
+          className="atend"
           onClick={() => edit({ type: 'set', path: fan, value: undefined })}
         >
           Back to the propeller

@@ -2,7 +2,6 @@
 /** Energy leg by leg with the reserve, counting what has been flown; packs; claims against each other. */
 import { Sentence } from '../../parts/Sentence';
 import { Checkbox } from '@mantine/core';
-import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/views';
 import { LEG_KINDS, timedMission, type Mission } from '@skiametra/core/design';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
@@ -43,7 +42,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
     edit({ type: 'insert', path: 'document.brief.missions', value });
   };
   return (
-    <div className="station" style={{ '--cols': 'minmax(0, 1.9fr) minmax(260px, 1fr)' } as CSSProperties}>
+    <div className="station cols-energytab">
       <div className="stack">
         <section className="block">
           <h2>
@@ -142,7 +141,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                   cell: {
                     type: 'shown',
                     render: (r) => (
-                      <span className="num" style={{ whiteSpace: 'nowrap' }}>
+                      <span className="num oneliner">
                         {rowOf(r) ? formatQuantity(rowOf(r)!.energy, 'energy', units) : ''}
                       </span>
                     ),
@@ -157,11 +156,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
                     type: 'shown',
                     render: (r) => (
                       <span
-                        className="num"
-                        style={{
-                          color:
-                            plan && (rowOf(r)?.left ?? Infinity) < plan.reserve ? 'var(--stop)' : undefined,
-                        }}
+                        className={`num ${plan && (rowOf(r)?.left ?? Infinity) < plan.reserve ? 'stoptext' : ''}`}
                       >
                         {rowOf(r) ? formatQuantity(rowOf(r)!.left, 'energy', units) : ''}
                       </span>
@@ -177,7 +172,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
             </p>
           )}
           {!round && (
-            <button type="button" className="sorter" style={{ color: 'var(--predicted)' }} onClick={begin}>
+            <button type="button" className="sorter predictedtext" onClick={begin}>
               Begin with one leg
             </button>
           )}
@@ -188,17 +183,13 @@ export function EnergyTab({ report }: { report: PowerReport }) {
         {plan && (
           <section className="block" aria-label="The plan in words">
             <h2>The plan</h2>
-            <p style={{ margin: '0 0 4px' }}>
+            <p className="below4">
               {formatQuantity(plan.used, 'energy', units)} of {formatQuantity(plan.usable, 'energy', units)};{' '}
               {formatQuantity(plan.left, 'energy', units)} left,{' '}
               {formatQuantity(plan.reserve, 'energy', units)} is the reserve.
             </p>
             {plan.sentences.map((s) => (
-              <div
-                key={s.code + String(s.fields.leg ?? '')}
-                className="finding look"
-                style={{ borderBottom: 0, padding: '3px 0' }}
-              >
+              <div key={s.code + String(s.fields.leg ?? '')} className="finding look unruled pad4">
                 <span className="sev" aria-hidden="true">
                   !
                 </span>
@@ -212,7 +203,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Pack</h2>
           {report.packs.map((s) => (
-            <p key={s.code} style={{ margin: '0 0 4px', fontSize: '0.82rem' }}>
+            <p key={s.code} className="below4 note">
               <Sentence of={s} />
             </p>
           ))}
@@ -230,7 +221,7 @@ function Bar({ plan }: { plan: NonNullable<PowerReport['phases']> }) {
     W = 720,
     X = (e: number) => (e / Math.max(most, 1e-9)) * W;
   return (
-    <figure style={{ margin: 0 }}>
+    <figure className="flush">
       <svg
         viewBox={`-4 0 ${W + 12} 62`}
         width="100%"
@@ -302,13 +293,13 @@ function Claims({ report }: { report: PowerReport }) {
     return (
       <section className="block">
         <h2>Claims</h2>
-        <p className="dim" style={{ margin: '0 0 6px' }}>
+        <p className="dim below8">
           Write down what makers and plans claim; what cannot be true together is pointed at.
         </p>
         <button
           type="button"
-          className="sorter"
-          style={{ color: 'var(--predicted)' }}
+          className="sorter predictedtext"
+
           onClick={() =>
             edit({
               type: 'set',
@@ -340,12 +331,10 @@ function Claims({ report }: { report: PowerReport }) {
         <DocField label="Static current" path={`${C}.current`} optional="null" />
       </div>
       {report.claims.length === 0 ? (
-        <p className="dim" style={{ margin: '6px 0 0' }}>
-          Nothing contradicts.
-        </p>
+        <p className="dim over8">Nothing contradicts.</p>
       ) : (
         report.claims.map((s) => (
-          <div key={s.code} className="finding ask" style={{ borderBottom: 0, padding: '4px 0' }}>
+          <div key={s.code} className="finding ask unruled pad4">
             <span className="sev" aria-hidden="true">
               ?
             </span>

@@ -1,11 +1,10 @@
 'use client';
 /** Power off: speeds, reach against the wind, climb-and-glide cycles, a slope's winds. */
-import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StatePicker } from '../../parts/StatePicker';
-import { Readings } from '../../parts/Reading';
+import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 export function GlideTab({ report }: { report: PowerReport }) {
@@ -13,10 +12,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
   const g = report.glide,
     speed = (v: number) => formatQuantity(v, 'speed', units);
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(0, 1.3fr) minmax(260px, 1fr) minmax(200px, 232px)' } as CSSProperties}
-    >
+    <div className="station cols-glidetab">
       <ChartFrame
         title="Sink by airspeed, power off"
         height={300}
@@ -33,7 +29,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
       <div className="stack">
         <section className="block" aria-label="Gliding in words">
           <h2>Gliding</h2>
-          <p style={{ margin: '0 0 4px' }}>
+          <p className="below4">
             Least sink {formatQuantity(g.sink, 'climbRate', units)} at {speed(g.sinkSpeed)}; best glide{' '}
             {formatNumber(g.ratio, 3)} at {speed(g.glideSpeed)}. Up to {speed(g.fast)} it still glides 5 to 1.
           </p>
@@ -48,9 +44,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
             <tbody>
               {g.reach.map((r) => (
                 <tr key={r.wind}>
-                  <td className="num" style={{ textAlign: 'left' }}>
-                    {r.wind === 0 ? 'still air' : speed(r.wind)}
-                  </td>
+                  <td className="num textleft">{r.wind === 0 ? 'still air' : speed(r.wind)}</td>
                   <td className="num">
                     {r.distance > 0 ? formatQuantity(r.distance, 'distance', units) : 'blown back'}
                   </td>
@@ -59,14 +53,14 @@ export function GlideTab({ report }: { report: PowerReport }) {
               ))}
             </tbody>
           </table>
-          <p className="dim" style={{ fontSize: '0.75rem' }}>
+          <p className="dim small">
             With the wind behind, fly no slower through the air: airspeed alone keeps it flying.
           </p>
         </section>
         <section className="block" aria-label="Climb and glide">
           <h2>Motor to 100 m, off, down again</h2>
           {g.cycle ? (
-            <p style={{ margin: 0 }}>
+            <p className="flush">
               {formatQuantity(g.cycle.climbTime, 'time', units)} up for{' '}
               {formatQuantity(g.cycle.climbEnergy, 'energy', units)},{' '}
               {formatQuantity(g.cycle.glideTime, 'time', units)} down: {formatNumber(g.cycle.cycles, 2)} times
@@ -74,7 +68,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
               {formatQuantity(g.cycle.meanPower, 'power', units)} on average.
             </p>
           ) : (
-            <p className="dim" style={{ margin: 0 }}>
+            <p className="dim flush">
               {report.kind === 'electric'
                 ? 'It does not climb.'
                 : 'No motor: launched by hand, tow or bungee.'}
@@ -83,7 +77,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
         </section>
         <section className="block" aria-label="On a slope">
           <h2>On a slope of 20°</h2>
-          <p style={{ margin: 0 }}>
+          <p className="flush">
             {g.slope
               ? `Holds up in winds of ${speed(g.slope.from)} to ${speed(g.slope.to)}; below it sinks out, above it is blown back.`
               : 'No wind on such a slope holds it up.'}{' '}

@@ -3,14 +3,13 @@
 import { Sentence } from '../../parts/Sentence';
 import { drivesOf, hovers, withLift, withoutLift } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
-import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
 import { DocField } from '../../parts/QuantityField';
-import { Readings } from '../../parts/Reading';
+import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { BladeFields, MotorFields } from './DriveInputs';
 import { useDrive } from './useDrive';
@@ -36,7 +35,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
   if (!report.hover)
     return (
       <div className="stack">
-        <p style={{ maxWidth: 560 }}>
+        <p className="atmost560">
           Nothing lifts: no lift motors are fitted and no shaft tilts. Rotors are placed under Shape
           (lift-and-cruise layout) or Balance; their motor and propeller are chosen here.
         </p>
@@ -52,10 +51,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
     state = design.states.find((l) => l.id === loading),
     hovering = state && hovers(state) ? state : design.states.find(hovers);
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}
-    >
+    <div className="station cols-hovertab">
       <div className="stack">
         {lift ? (
           <>
@@ -103,7 +99,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
           <h2>Hover in {state?.name ?? loading}</h2>
           <StationFindings of="power" />
           {h.sentences.map((s) => (
-            <p key={s.code} style={{ margin: '0 0 4px' }}>
+            <p key={s.code} className="below4">
               <Sentence of={s} />
             </p>
           ))}
@@ -172,12 +168,10 @@ export function HoverTab({ report }: { report: PowerReport }) {
                 ['of the wing’s: carrying what does not turn', h.compare.unused],
               ] as const
             ).map(([n, e]) => (
-              <div key={n} style={{ fontSize: '0.8rem' }}>
-                <div style={{ display: 'flex' }}>
+              <div key={n} className="note">
+                <div className="line">
                   <span>{n}</span>
-                  <span className="num" style={{ marginLeft: 'auto' }}>
-                    {formatQuantity(e, 'energy', units)}
-                  </span>
+                  <span className="num atend">{formatQuantity(e, 'energy', units)}</span>
                 </div>
                 <div
                   style={{

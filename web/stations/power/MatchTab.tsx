@@ -3,7 +3,7 @@
 import { sentence } from '@skiametra/core/words';
 import { powertrainOf, forwardAt } from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
-import { useMemo, useRef, useState, type CSSProperties } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { PowerReport, Trial } from '@skiametra/core/views';
 import { quantityDef } from '@skiametra/core/assess';
 import { combinationChanges, partsFor } from '@skiametra/core/mass';
@@ -190,7 +190,7 @@ export function MatchTab({
     />
   );
   return (
-    <div className="station two" style={{ '--cols': 'minmax(220px, 250px) minmax(0, 1fr)' } as CSSProperties}>
+    <div className="station two cols-matchtab">
       <div className="stack">
         <section className="block">
           <h2>What it must do</h2>
@@ -222,14 +222,14 @@ export function MatchTab({
             {limit('mass', 'All-up, at most', 'allUpMass')}
             {limit('margin', 'Margin kept', 'percent', false)}
           </div>
-          <p className="dim" style={{ fontSize: '0.75rem', margin: '6px 0' }}>
+          <p className="dim small around8">
             From the brief and the ground clearance; the strip is{' '}
             {formatQuantity(task.strip ?? 0, 'distance', units)}. Emptying a field lifts that limit.
           </p>
           {progress ? (
-            <div style={{ display: 'flex', gap: 8, alignItems: 'center' }}>
+            <div className="line gap8 mid">
               <progress value={progress.done} max={progress.total} aria-label="Combinations flown" />
-              <span className="num" style={{ fontSize: '0.75rem' }}>
+              <span className="num small">
                 {progress.done} of {progress.total}
               </span>
               <Button size="compact-xs" variant="default" onClick={() => stop.current?.abort()}>
@@ -275,7 +275,7 @@ export function MatchTab({
           <Compared columns={columns} setColumns={setColumns} ghost={ghost} setGhost={setGhost} />
         )}
         {!found && (
-          <p className="dim" style={{ maxWidth: 620 }}>
+          <p className="dim atmost620">
             {parts.motors.length} motors, {parts.propellers.length} propellers, {parts.packs.length} packs and{' '}
             {parts.escs.length} controllers, made up but of usual size, with your own parts among them. Each
             combination is flown on paper in this airframe, in the state chosen above.
@@ -326,7 +326,9 @@ export function MatchTab({
                           </button>
                         </th>
                       ))}
-                      <th />
+                      <th>
+                        <span className="vh">Keep beside</span>
+                      </th>
                     </tr>
                   </thead>
                   <tbody>
@@ -334,7 +336,7 @@ export function MatchTab({
                       const n = nameOf(parts, r),
                         on = columns.some((c) => c.id === String(r.index));
                       return (
-                        <tr key={r.index} style={{ whiteSpace: 'nowrap' }}>
+                        <tr key={r.index} className="oneliner">
                           <td>{n.motor}</td>
                           <td>{n.propeller}</td>
                           <td>{n.pack}</td>
@@ -387,12 +389,10 @@ function Reasons({ found }: { found: Found }) {
     <section className="block" aria-label="Why the others are out">
       <h2>Why the others are out</h2>
       {list.map(([k, n]) => (
-        <div key={k} style={{ fontSize: '0.75rem' }}>
-          <div style={{ display: 'flex' }}>
+        <div key={k} className="small">
+          <div className="line">
             <span>{REASON[k as OutReason]}</span>
-            <span className="num" style={{ marginLeft: 'auto' }}>
-              {n}
-            </span>
+            <span className="num atend">{n}</span>
           </div>
           <div style={{ height: 3, width: `${(100 * n) / most}%`, background: 'var(--ghost)' }} />
         </div>
@@ -428,7 +428,7 @@ function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
   return (
     <section className="block" aria-label="Why is this one out">
       <h2>Why is this one out?</h2>
-      <div className="stack" style={{ gap: 6 }}>
+      <div className="stack gap8">
         {pick('motor', 'Motor asked about', parts.motors)}
         {pick('propeller', 'Propeller asked about', parts.propellers)}
         {pick('pack', 'Pack asked about', parts.packs)}
@@ -439,9 +439,13 @@ function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
         </div>
       </div>
       {answer && (
-        <div role="status" style={{ fontSize: '0.82rem', marginTop: 6 }}>
+        <div role="status" className="note mt8">
           {answer.out.length === 0
-            ? `It stays in: ${formatQuantity(answer.levelSpeed, 'speed', units)} level, ${formatQuantity(answer.climb, 'climbRate', units)} climb, ${formatQuantity(answer.time, 'duration', units)}.`
+            ? `It stays in: ${[
+                `${formatQuantity(answer.levelSpeed, 'speed', units)} level`,
+                `${formatQuantity(answer.climb, 'climbRate', units)} climb`,
+                formatQuantity(answer.time, 'duration', units),
+              ].join(', ')}.`
             : answer.out
                 .map((o) => {
                   const s = sentence(outSaid(o, answer, task), units);
@@ -452,6 +456,13 @@ function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
       )}
     </section>
   );
+}
+
+/** Gains and losses that show: a thousandth of what is fitted now. */
+function gainTone(gain: number, now: number): string {
+  const least = 1e-3 * Math.abs(now);
+  if (gain > least) return 'finetext';
+  return gain < -least ? 'looktext' : '';
 }
 
 /** Up to four side by side, each through the whole assessment. */
@@ -480,10 +491,12 @@ function Compared({
         <table className="sheet" aria-label="Combinations side by side">
           <thead>
             <tr>
-              <th />
+              <th>
+                <span className="vh">Number</span>
+              </th>
               <th className="num">Fitted now</th>
               {columns.map((c) => (
-                <th key={c.id} className="num" style={{ whiteSpace: 'normal', minWidth: 120 }}>
+                <th key={c.id} className="num wrapping atleast120">
                   {c.name}
                 </th>
               ))}
@@ -494,7 +507,7 @@ function Compared({
               const def = quantityDef(id)!,
                 now = ledger && at(ledger.entries, id);
               return now == null ? null : (
-                <tr key={id} style={{ whiteSpace: 'nowrap' }}>
+                <tr key={id} className="oneliner">
                   <td>{def.name}</td>
                   <td className="num">{formatQuantity(now, def.kind, units)}</td>
                   {columns.map((c) => {
@@ -502,18 +515,7 @@ function Compared({
                     const gain =
                       v != null && def.better !== 'none' ? (def.better === 'more' ? v - now : now - v) : 0;
                     return (
-                      <td
-                        key={c.id}
-                        className="num"
-                        style={{
-                          color:
-                            gain > 1e-3 * Math.abs(now)
-                              ? 'var(--fine)'
-                              : gain < -1e-3 * Math.abs(now)
-                                ? 'var(--look)'
-                                : undefined,
-                        }}
-                      >
+                      <td key={c.id} className={`num ${gainTone(gain, now)}`}>
                         {v == null
                           ? c.trial
                             ? '–'
@@ -531,7 +533,7 @@ function Compared({
               <td>What is wrong</td>
               <td />
               {columns.map((c) => (
-                <td key={c.id} style={{ whiteSpace: 'normal', fontSize: '0.72rem' }}>
+                <td key={c.id} className="wrapping tiny">
                   {[...(c.trial?.stopped ? [c.trial.stopped] : (c.trial?.findings.slice(0, 3) ?? []))]
                     .map((f) => sentence(f, units))
                     .join(' ')}
@@ -543,7 +545,7 @@ function Compared({
               <td />
               {columns.map((c) => (
                 <td key={c.id}>
-                  <div style={{ display: 'flex', flexWrap: 'wrap', gap: 4, justifyContent: 'end' }}>
+                  <div className="line wraps gap4 toend">
                     <Button
                       size="compact-xs"
                       onClick={() => {

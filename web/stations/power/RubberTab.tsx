@@ -3,7 +3,7 @@
 import { useSentence } from '../../parts/Sentence';
 import { powertrainOf, driveFitted } from '@skiametra/core/design';
 import { Button, Switch } from '@mantine/core';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import type { PowerReport } from '@skiametra/core/views';
 import type { RubberTrial } from '@skiametra/core/power';
 import { rubberSeason } from '@skiametra/core/trial';
@@ -12,7 +12,7 @@ import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
 import { DocField, IntField } from '../../parts/QuantityField';
-import { Readings } from '../../parts/Reading';
+import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
 import { BladeFields } from './DriveInputs';
@@ -48,15 +48,13 @@ export function RubberTab({ report }: { report: PowerReport }) {
         <div>
           <StatePicker />
         </div>
-        <p style={{ maxWidth: 560 }}>
-          In this state the rubber is not aboard: choose another to see the flight.
-        </p>
+        <p className="atmost560">In this state the rubber is not aboard: choose another to see the flight.</p>
       </div>
     );
   if (!rubber || !report.rubber)
     return (
       <div className="stack">
-        <p style={{ maxWidth: 560 }}>
+        <p className="atmost560">
           No rubber motor is fitted. Strip, strands and length give turns, torque and the flight; a hall’s
           ceiling limits the launch torque.
         </p>
@@ -80,10 +78,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
     );
   const r = report.rubber;
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(230px, 270px)' } as CSSProperties}
-    >
+    <div className="station cols-rubbertab">
       <div className="stack">
         <section className="block">
           <h2>Motor</h2>
@@ -116,7 +111,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Propeller</h2>
           <BladeFields at={`${R}.propeller`} />
-          <div className="fields" style={{ marginTop: 8 }}>
+          <div className="fields mt8">
             <DocField
               label="Flare: pitch by torque"
               path={`${R}.flare`}
@@ -132,7 +127,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
             <DocField label="Field, down wind" path={`${R}.field`} optional="null" />
           </div>
           {r.dethermalizer !== null && (
-            <p style={{ margin: '6px 0 0' }}>
+            <p className="over8">
               Dethermalizer at {formatQuantity(r.dethermalizer, 'time', 'metric')}, or it drifts off the
               field. Set it for the field, not for the stopwatch.
             </p>
@@ -170,7 +165,7 @@ export function RubberTab({ report }: { report: PowerReport }) {
             'breakTurns',
           ]}
         />
-        <div style={{ fontSize: '0.8rem' }}>
+        <div className="note">
           {formatNumber(r.motor.crankTurns, 3)} turns of the crank. {r.remarks.map(words).join(' ')}
         </div>
         <Trials />
@@ -186,8 +181,8 @@ function Flight({ report }: { report: PowerReport }) {
   const ceiling = useWorkspace((w) => powertrainOf(w.content.document.design).rubber!.ceiling);
   const season = useSeason();
   return (
-    <div className="stack" style={{ gap: 4 }}>
-      <div style={{ display: 'flex', gap: 6 }}>
+    <div className="stack gap4">
+      <div className="line gap8">
         <Button
           size="compact-xs"
           variant={chart === 'height' ? 'filled' : 'default'}
@@ -312,7 +307,7 @@ function Season() {
           </thead>
           <tbody>
             {season.map((s) => (
-              <tr key={s.id} style={{ opacity: s.clean ? 1 : 0.6 }}>
+              <tr key={s.id} className={s.clean ? undefined : 'faded'}>
                 <td className="num">{s.date.slice(5)}</td>
                 <td>
                   {s.change}
@@ -340,7 +335,7 @@ function Season() {
           </tbody>
         </table>
       </div>
-      <p className="dim" style={{ fontSize: '0.75rem', margin: '4px 0 0' }}>
+      <p className="dim small over4">
         Pitch flown: what the blade would need for the advance of the first clean flight at this rpm. A flight
         that is not clean is set aside in the fit. The marks beside the readings are of flights on nearly
         these turns.
@@ -383,15 +378,10 @@ function Trials() {
         </p>
       )}
       {found && found.of !== document && (
-        <div className="dim" style={{ fontSize: '0.75rem' }}>
-          For the motor before your last change.
-        </div>
+        <div className="dim small">For the motor before your last change.</div>
       )}
       {found?.list.map((t) => (
-        <div
-          key={t.id}
-          style={{ padding: '5px 0', borderBottom: '1px solid var(--hair)', fontSize: '0.8rem' }}
-        >
+        <div key={t.id} className="pad4 ruled note">
           <div>
             {t.label}: <b className="num">{formatQuantity(t.time, 'time', units)}</b>,{' '}
             {t.touched ? 'meets the ceiling' : `up to ${formatQuantity(t.peak, 'distance', units)}`}.

@@ -3,7 +3,6 @@
 import { sentence } from '@skiametra/core/words';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
-import type { CSSProperties } from 'react';
 import type { PowerReport } from '@skiametra/core/views';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
@@ -43,7 +42,7 @@ export function SunTab({ report }: { report: PowerReport }) {
   if (!solar || !report.solar)
     return (
       <div className="stack">
-        <p style={{ maxWidth: 560 }}>
+        <p className="atmost560">
           No cells on the wing. The wing has {formatQuantity(wing.area, 'area', units)}; covered in cells of{' '}
           {formatQuantity(USUAL.cell.efficiency, 'percent', units)} it would give{' '}
           {formatQuantity(1000 * USUAL.cell.efficiency * wing.area, 'power', units)} under a high sun.
@@ -76,10 +75,7 @@ export function SunTab({ report }: { report: PowerReport }) {
       : 'In one day the cells do not refill the pack.',
   ];
   return (
-    <div
-      className="station"
-      style={{ '--cols': 'minmax(225px, 255px) minmax(0, 1fr) minmax(220px, 260px)' } as CSSProperties}
-    >
+    <div className="station cols-suntab">
       <div className="stack">
         <section className="block">
           <h2>Cells</h2>
@@ -170,10 +166,7 @@ export function SunTab({ report }: { report: PowerReport }) {
         <section className="block" aria-label="The day in words">
           <h2>The day in words</h2>
           {words.map((w, i) => (
-            <p
-              key={w}
-              style={{ margin: '0 0 6px', color: i === 0 && !array.starts ? 'var(--stop)' : undefined }}
-            >
+            <p key={w} className={`below8 ${i === 0 && !array.starts ? 'stoptext' : ''}`}>
               {w}
             </p>
           ))}
@@ -191,7 +184,7 @@ export function SunTab({ report }: { report: PowerReport }) {
               ['Used by a day aloft', formatQuantity(day.used, 'energy', units)],
             ] as const
           ).map(([n, v]) => (
-            <div key={n} style={{ display: 'flex', justifyContent: 'space-between', fontSize: '0.8rem' }}>
+            <div key={n} className="line apart note">
               <span className="dim">{n}</span>
               <span className="num">{v}</span>
             </div>

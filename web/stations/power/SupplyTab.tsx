@@ -3,7 +3,7 @@
 import { useSentence } from '../../parts/Sentence';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import { quantityDef } from '@skiametra/core/assess';
 import { type PowerReport, type SwapEffect } from '@skiametra/core/views';
 import { propellerMass } from '@skiametra/core/power';
@@ -36,7 +36,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
     vital: false,
   });
   return (
-    <div className="station" style={{ '--cols': 'minmax(0, 1.5fr) minmax(280px, 1fr)' } as CSSProperties}>
+    <div className="station cols-supplytab">
       <div className="stack">
         <section className="block">
           <h2>Supply and wiring</h2>
@@ -150,8 +150,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
               .map((l) => (
                 <div
                   key={l.id}
-                  className={`finding ${l.single && l.lost.length ? 'stop' : 'look'}`}
-                  style={{ padding: '4px 0' }}
+                  className={`${`finding ${l.single && l.lost.length ? 'stop' : 'look'}`} pad4`}
                 >
                   <span className="sev" aria-hidden="true">
                     {l.single && l.lost.length ? '✕' : '!'}
@@ -166,7 +165,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
           <section className="block" aria-label="Volts">
             <h2>Volts: label, full, sagged</h2>
             {r.volts.map((v) => (
-              <div key={v.id} style={{ fontSize: '0.8rem', color: v.ok ? undefined : 'var(--stop)' }}>
+              <div key={v.id} className={`note ${v.ok ? '' : 'stoptext'}`}>
                 {v.ok ? '' : '✕ '}
                 {words(v.said)}
               </div>
@@ -174,7 +173,7 @@ export function SupplyTab({ report }: { report: PowerReport }) {
           </section>
         )}
         {r && (
-          <p className="dim" style={{ fontSize: '0.78rem', margin: 0 }}>
+          <p className="dim note flush">
             Aerials clear of carbon and of the pack, their bare ends at right angles to each other; a compass
             and its wires a hand away from those that carry the motor’s current. Range-check with the motor
             running.
@@ -183,13 +182,9 @@ export function SupplyTab({ report }: { report: PowerReport }) {
         {report.torque && (
           <section className="block" aria-label="Torque roll">
             <h2>Torque roll, full throttle at 1.2 times the stall</h2>
-            <p style={{ margin: '0 0 4px' }}>{words(report.torque.said)}</p>
-            <p className="dim" style={{ margin: '0 0 4px', fontSize: '0.78rem' }}>
-              {report.torque.gyro}
-            </p>
-            <p className="dim" style={{ margin: 0, fontSize: '0.78rem' }}>
-              {report.torque.slipstream}
-            </p>
+            <p className="below4">{words(report.torque.said)}</p>
+            <p className="dim below4 note">{report.torque.gyro}</p>
+            <p className="dim flush note">{report.torque.slipstream}</p>
           </section>
         )}
       </div>
@@ -204,17 +199,17 @@ function Feeds({ row }: { row: number }) {
   const part = supply[row];
   const set = (feeds: string[]) => edit({ type: 'set', path: `${P}.supply.${row}.feeds`, value: feeds });
   return (
-    <div style={{ fontSize: '0.75rem' }}>
+    <div className="small">
       {part.feeds.map((f) => (
         <button
           key={f}
           type="button"
           className="sorter"
           title="Take this feed away"
-          aria-label={`${part.name}: no longer fed by ${f}`}
+          aria-label={`${supply.find((s) => s.id === f)?.name ?? f}: no longer feeds ${part.name}`}
           onClick={() => set(part.feeds.filter((x) => x !== f))}
         >
-          {supply.find((s) => s.id === f)?.name ?? f} ✕{' '}
+          {supply.find((s) => s.id === f)?.name ?? f} <span aria-hidden="true">✕ </span>
         </button>
       ))}
       {part.kind !== 'pack' && (
@@ -326,7 +321,9 @@ function Swaps({ report }: { report: PowerReport }) {
                 <th className="num">Mass</th>
                 <th>Weighed</th>
                 <th className="num">CG moves</th>
-                <th />
+                <th>
+                  <span className="vh">Fit or remove</span>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -365,7 +362,7 @@ function Swaps({ report }: { report: PowerReport }) {
                           ? formatQuantity(Math.round(r.cgShift * 1e4) / 1e4, 'length', units)
                           : ''}
                     </td>
-                    <td style={{ whiteSpace: 'nowrap' }}>
+                    <td className="oneliner">
                       {!r?.fitted && (
                         <Button size="compact-xs" variant="subtle" onClick={() => void look(s.id)}>
                           What it does
@@ -391,14 +388,12 @@ function Swaps({ report }: { report: PowerReport }) {
         <SwapData key={open} id={open} close={() => setOpen(null)} />
       )}
       {effect && (
-        <div style={{ marginTop: 8 }} role="status">
+        <div className="mt8" role="status">
           <b>{words(effect.e.fix.label)}</b>
           {effect.of !== document ? ' (for the design before your last change)' : ''}:{' '}
           {summary(effect.e, units)}
           {effect.e.findings.length > 0 && (
-            <div className="stoptext" style={{ fontSize: '0.8rem' }}>
-              {effect.e.findings.map(words).join(' ')}
-            </div>
+            <div className="stoptext note">{effect.e.findings.map(words).join(' ')}</div>
           )}{' '}
           <Button
             size="compact-xs"
@@ -426,7 +421,7 @@ function Swaps({ report }: { report: PowerReport }) {
         </div>
       )}
       {swaps.length > 0 && (
-        <div style={{ display: 'flex', gap: 8, marginTop: 8 }}>
+        <div className="line gap8 mt8">
           <Button size="compact-xs" variant="default" onClick={labels}>
             Labels as text
           </Button>
@@ -477,7 +472,7 @@ function SwapData({ id, close }: { id: string; close: () => void }) {
   const s = swaps.find((x) => x.id === id)!,
     at = `document.design.swaps.${id}`;
   return (
-    <div style={{ padding: '8px 0', borderBottom: '1px solid var(--hair)' }}>
+    <div className="pad8 ruled">
       {s.kind === 'propeller' ? (
         <BladeFields at={`${at}.data`} />
       ) : s.kind === 'motor' ? (
@@ -485,7 +480,7 @@ function SwapData({ id, close }: { id: string; close: () => void }) {
       ) : (
         <PackFields at={`${at}.data`} />
       )}
-      <div className="fields" style={{ marginTop: 6 }}>
+      <div className="fields mt8">
         <DocField label="Stands at x (empty: where the old one was)" path={`${at}.x`} optional="null" />
         <div className="qf">
           <label>
@@ -494,7 +489,7 @@ function SwapData({ id, close }: { id: string; close: () => void }) {
           <TextCell label="Note on the sticker" path={`${at}.note`} />
         </div>
       </div>
-      <div style={{ display: 'flex', gap: 8, marginTop: 6 }}>
+      <div className="line gap8 mt8">
         <Button size="compact-xs" variant="default" onClick={close}>
           Close
         </Button>

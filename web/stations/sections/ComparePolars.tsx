@@ -1,6 +1,6 @@
 'use client';
 import { Button, FileButton } from '@mantine/core';
-import { useState, type CSSProperties } from 'react';
+import { useState } from 'react';
 import type { SectionWork } from '@skiametra/core/views';
 import type { Section, SectionChoice } from '@skiametra/core/design';
 import { gapBetween, limitSentence, type Polar } from '@skiametra/core/section';
@@ -88,7 +88,7 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
     return <p className="dim">Tick sections on the shelf to lay them over each other.</p>;
   return (
     <div className="stack">
-      <div className="cols" style={{ '--cols': 'minmax(0, 1fr) 218px' } as CSSProperties}>
+      <div className="cols cols-comparepolars">
         <Overlay list={list.map((r) => ({ name: r.candidate.name, contour: r.outline! }))} />
         <section className="block">
           <h2>As it may be built</h2>
@@ -125,13 +125,13 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
       </div>
       {curves.length > 0 && (
         <>
-          <p style={{ margin: 0, fontSize: '0.85rem' }}>
+          <p className="flush note">
             <strong>{curves[0].name}.</strong> {limitSentence(curves[0].p)} The band is its worst case as
             built.{' '}
             {curves.length > 1 &&
               `Poorest of all that are shown, drawn or built: largest lift ${Math.min(...cases).toFixed(2)}.`}
           </p>
-          <div className="cols" style={{ '--cols': 'minmax(0, 1fr) minmax(0, 1fr)' } as CSSProperties}>
+          <div className="cols cols-comparepolars2">
             <ChartFrame
               title={`Lift at Re ${formatNumber(work.atWork, 2)}`}
               height={220}
@@ -204,7 +204,7 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
           </div>
         </>
       )}
-      <div style={{ display: 'flex', gap: 10, alignItems: 'baseline', flexWrap: 'wrap' }}>
+      <div className="line gap12 base wraps">
         <FileButton onChange={open} accept=".csv,.txt" inputProps={{ 'aria-label': 'Measured polar file' }}>
           {(p) => (
             <Button variant="default" size="xs" {...p}>
@@ -213,7 +213,7 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
           )}
         </FileButton>
         {measured.map((m, i) => (
-          <span key={`${m.name}-${i}`} style={{ fontSize: '0.8rem' }}>
+          <span key={`${m.name}-${i}`} className="note">
             ● {m.name}, {m.points.length} points{' '}
             <Button
               size="compact-xs"
@@ -234,11 +234,9 @@ export function ComparePolars({ rows, work, section, choice, onChoice }: Props) 
             </Button>
           </span>
         ))}
-        <span className="dim" style={{ fontSize: '0.78rem' }}>
-          Columns alpha, cl, cd; shown as discs with {section.name}.
-        </span>
+        <span className="dim note">Columns alpha, cl, cd; shown as discs with {section.name}.</span>
         {error && (
-          <span role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>
+          <span role="alert" className="stoptext note">
             {error}
           </span>
         )}

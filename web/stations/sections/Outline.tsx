@@ -6,7 +6,7 @@ const at = (c: Contour, i: number) =>
 export const outlinePoints = (c: Contour): string =>
   Array.from({ length: c.xy.length / 2 }, (_, i) => at(c, i)).join(' ');
 
-/** Silhouette of a section; `large` with its chord line. */
+/** Silhouette of a section; `large` with its chord line. Beside its name it has no label of its own. */
 export function Outline({
   contour,
   large,
@@ -24,8 +24,7 @@ export function Outline({
       viewBox={`-2 ${top} 104 ${h}`}
       width="100%"
       style={{ maxHeight: large ? 130 : 30, display: 'block' }}
-      role="img"
-      aria-label={label}
+      {...(label === '' ? { 'aria-hidden': true } : { role: 'img', 'aria-label': label })}
     >
       <polygon
         points={outlinePoints(contour)}
@@ -55,11 +54,11 @@ const DASHES = [undefined, '6 3', '2 2', '8 3 2 3'];
 /** Several outlines over each other, told apart by stroke as well as colour. */
 export function Overlay({ list }: { list: readonly { name: string; contour: Contour }[] }) {
   return (
-    <figure style={{ margin: 0 }}>
+    <figure className="flush">
       <svg
         viewBox="-2 -16 104 26"
         width="100%"
-        style={{ maxHeight: 190, display: 'block' }}
+        className="high190 asblock"
         role="img"
         aria-label={`Outlines of ${list.map((l) => l.name).join(', ')}`}
       >
@@ -78,7 +77,7 @@ export function Overlay({ list }: { list: readonly { name: string; contour: Cont
       </svg>
       <figcaption className="legend">
         {list.map((l, i) => (
-          <span key={l.name} style={{ display: 'inline-flex', gap: 6, alignItems: 'center' }}>
+          <span key={l.name} className="inlineline gap8 mid">
             <svg width={22} height={6} aria-hidden="true">
               <line
                 x1={0}

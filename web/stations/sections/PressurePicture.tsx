@@ -123,10 +123,10 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
   const none = pictures !== null && pictures.every((p) => p === null);
   const atText = formatQuantity(PICTURE_ANGLES[angle], 'angle', units);
   return (
-    <div className="cols" style={{ '--cols': 'minmax(0, 1fr) 218px' } as React.CSSProperties}>
-      <figure style={{ margin: 0 }}>
-        <div style={{ display: 'flex', gap: 10, alignItems: 'center', flexWrap: 'wrap', marginBottom: 4 }}>
-          <label htmlFor="pp-angle" style={{ fontSize: '0.8rem' }}>
+    <div className="cols cols-pressurepicture">
+      <figure className="flush">
+        <div className="line gap12 mid wraps mb4">
+          <label htmlFor="pp-angle" className="note">
             Angle
           </label>
           <input
@@ -141,11 +141,9 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
               setAngle(Number(e.target.value));
             }}
             aria-valuetext={atText}
-            style={{ flex: 1, minWidth: 140 }}
+            className="grow atleast140"
           />
-          <span className="num" style={{ width: 64, textAlign: 'right' }}>
-            {atText}
-          </span>
+          <span className="num w64 textright">{atText}</span>
           {!still && (
             <Button
               size="compact-xs"
@@ -158,10 +156,7 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
           )}
         </div>
         {progress && (
-          <div
-            role="status"
-            style={{ display: 'flex', gap: 8, alignItems: 'center', fontSize: '0.8rem', padding: '60px 0' }}
-          >
+          <div role="status" className="line gap8 mid note pad60">
             <progress value={progress.done} max={progress.total} aria-label="Angles computed" />
             Computing the flow at {progress.total} angles.
             <Button size="compact-xs" variant="default" onClick={() => control.current?.abort()}>
@@ -185,12 +180,12 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
         )}
         {picture && <Drawing picture={picture} />}
         {pictures && !none && !picture && (
-          <p className="stoptext" style={{ padding: '60px 0' }}>
+          <p className="stoptext pad60">
             At {atText} no flow was found; the neighbouring angles show where the section lets go.
           </p>
         )}
         {picture && (
-          <figcaption style={{ fontSize: '0.8rem', marginTop: 4 }}>
+          <figcaption className="note mt4">
             {describe(picture, 'upper')} {describe(picture, 'lower')}{' '}
             <span className="dim">Layers drawn four times as thick as they are.</span>
           </figcaption>
@@ -218,34 +213,29 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
                 ],
               ] as const
             ).map(([k, v]) => (
-              <div
-                key={k}
-                style={{ display: 'flex', padding: '4px 0', borderBottom: '1px solid var(--hair)' }}
-              >
+              <div key={k} className="line pad4 ruled">
                 <span className="dim">{k}</span>
-                <span className="num" style={{ marginLeft: 'auto' }}>
-                  {v}
-                </span>
+                <span className="num atend">{v}</span>
               </div>
             ))
           ) : (
             <span className="dim">–</span>
           )}
         </section>
-        {polar && <p style={{ margin: 0, fontSize: '0.82rem' }}>{limitSentence(polar)}</p>}
+        {polar && <p className="flush note">{limitSentence(polar)}</p>}
         <section className="block">
           <h2>Air and skin</h2>
-          <div className="stack" style={{ gap: 6 }}>
+          <div className="stack gap8">
             <NativeSelect
               label="Air"
               size="xs"
               value={String(nCrit)}
               onChange={(e) => setNCrit(Number(e.currentTarget.value))}
               data={[
-                { value: '11', label: 'Very still (n = 11)' },
-                { value: '9', label: 'Still, smooth skin (n = 9)' },
-                { value: '6', label: 'Turbulent air (n = 6)' },
-                { value: '4', label: 'Gusts, rough skin (n = 4)' },
+                { value: '11', label: 'Very still air, polished skin' },
+                { value: '9', label: 'Still air, smooth skin' },
+                { value: '6', label: 'Turbulent air' },
+                { value: '4', label: 'Gusts, rough skin' },
               ]}
             />
             <QuantityField
@@ -292,7 +282,7 @@ function Drawing({ picture }: { picture: FlowPicture }) {
       width="100%"
       role="img"
       aria-label={`Pressure coefficient over the chord at lift ${picture.point.cl.toFixed(2)}. ${describe(picture, 'upper')} ${describe(picture, 'lower')}`}
-      style={{ display: 'block', maxHeight: 470 }}
+      className="asblock high470"
     >
       {cps.map((c) => (
         <g key={c}>

@@ -191,7 +191,7 @@ export function SectionEditor({
   return (
     <section className="block">
       <h2>{section.name}</h2>
-      <div className="stack" style={{ gap: 8 }}>
+      <div className="stack gap8">
         <NativeSelect
           label="Shape"
           size="xs"
@@ -234,9 +234,7 @@ export function SectionEditor({
                 </Button>
               </div>
             )}
-            <div className="dim" style={{ fontSize: '0.72rem' }}>
-              {HINTS[kind]}
-            </div>
+            <div className="dim tiny">{HINTS[kind]}</div>
           </form>
         )}
         {(shape.kind === 'plate' || shape.kind === 'film') && kind === shape.kind && (
@@ -272,7 +270,7 @@ export function SectionEditor({
         {shape.kind === 'stepped' &&
           kind === 'stepped' &&
           shape.steps.map((s, i) => (
-            <div key={i} className="fields" style={{ gridTemplateColumns: '1fr 1fr 1fr' }}>
+            <div key={i} className="fields three">
               <NativeSelect
                 label="Step on"
                 size="xs"
@@ -321,9 +319,7 @@ export function SectionEditor({
         )}
         {kind === 'blend' &&
           (plain.length < 2 ? (
-            <p className="dim" style={{ margin: 0, fontSize: '0.8rem' }}>
-              A blend needs two other sections in this design.
-            </p>
+            <p className="dim flush note">A blend needs two other sections in this design.</p>
           ) : (
             <BlendFields shape={shape} plain={plain} onPut={(s, name) => setShape(s, name, 'blend')} />
           ))}
@@ -347,10 +343,10 @@ export function SectionEditor({
           </>
         )}
         <details>
-          <summary style={{ fontSize: '0.78rem', cursor: 'pointer' }}>
+          <summary className="note clickable">
             Scaled, or with a flap{section.change ? ' · changed' : ''}
           </summary>
-          <div className="fields" style={{ marginTop: 6 }}>
+          <div className="fields mt8">
             <QuantityField
               label="Thickness times"
               kind="ratio"
@@ -382,7 +378,7 @@ export function SectionEditor({
             />
           </div>
         </details>
-        <div style={{ display: 'flex', gap: 8, flexWrap: 'wrap' }}>
+        <div className="line gap8 wraps">
           <FileButton onChange={openFile} accept=".dat,.txt" inputProps={{ 'aria-label': 'Section file' }}>
             {(p) => (
               <Button size="xs" variant="default" {...p}>
@@ -405,13 +401,11 @@ export function SectionEditor({
           )}
         </div>
         {error && (
-          <div role="alert" className="stoptext" style={{ fontSize: '0.8rem' }}>
+          <div role="alert" className="stoptext note">
             {error}
           </div>
         )}
-        <div className="dim" style={{ fontSize: '0.75rem' }}>
-          {section.note}
-        </div>
+        <div className="dim small">{section.note}</div>
       </div>
     </section>
   );
@@ -460,7 +454,7 @@ function BlendFields({
       <Button
         size="xs"
         variant="light"
-        style={{ alignSelf: 'end' }}
+        className="selfend"
         onClick={() =>
           onPut(
             {

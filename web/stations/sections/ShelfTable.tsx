@@ -87,9 +87,9 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
   const n = (v: number | null | undefined, f = 3) =>
     v == null || !Number.isFinite(v) ? '–' : formatNumber(v, f);
   return (
-    <div className="cols" style={{ '--cols': 'minmax(0, 1fr) 186px' } as React.CSSProperties}>
-      <div className="stack" style={{ gap: 8 }}>
-        <div style={{ display: 'flex', gap: 10, alignItems: 'baseline', flexWrap: 'wrap' }}>
+    <div className="cols cols-shelftable">
+      <div className="stack gap8">
+        <div className="line gap12 base wraps">
           <NativeSelect
             aria-label="Show"
             size="xs"
@@ -103,21 +103,12 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
               { value: 'trusted', label: 'Computed with confidence' },
             ]}
           />
-          <span className="dim" style={{ fontSize: '0.78rem' }}>
+          <span className="dim note">
             Largest lift at Re {formatNumber(work.atStall, 2)}, the rest at Re {formatNumber(work.atWork, 2)}{' '}
             and lift {formatNumber(choice.lift, 2)}
           </span>
           {shelf.progress && (
-            <span
-              role="status"
-              style={{
-                marginLeft: 'auto',
-                display: 'flex',
-                gap: 8,
-                alignItems: 'center',
-                fontSize: '0.78rem',
-              }}
-            >
+            <span role="status" className="atend line gap8 mid note">
               <progress value={shelf.progress.done} max={shelf.progress.total} aria-label="Polars computed" />
               {shelf.progress.done} of {shelf.progress.total}
               <Button size="compact-xs" variant="default" onClick={shelf.stop}>
@@ -126,7 +117,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
             </span>
           )}
           {shelf.stopped && (
-            <span style={{ marginLeft: 'auto' }}>
+            <span className="atend">
               <Button size="compact-xs" variant="light" onClick={shelf.start}>
                 Go on computing
               </Button>
@@ -152,7 +143,9 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
                 {column('moment', 'cm', 'about the quarter chord')}
                 {column('spar', 'At spar', 'thickness at the spar’s place')}
                 {column('mark', 'Mark', 'from the weights beside')}
-                <th />
+                <th>
+                  <span className="vh">Put in the design</span>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -160,7 +153,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
                 const { candidate: c, merits: m } = r;
                 const first = marks[0]?.id === c.id;
                 return (
-                  <tr key={c.id} style={first ? { background: 'var(--paper-2)' } : undefined}>
+                  <tr key={c.id} className={first ? 'chosen' : undefined}>
                     <td>
                       <input
                         type="checkbox"
@@ -180,12 +173,12 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
                         }}
                       >
                         {r.outline ? <Outline contour={r.outline} label="" /> : <span />}
-                        <span style={{ whiteSpace: 'normal', lineHeight: 1.2 }}>
+                        <span className="wrapping tightlines">
                           {c.name}
                           {c.origin === 'own' && <span className="dim"> · in the design</span>}
                           {m?.confidence === 'low' && (
                             <span
-                              style={{ color: 'var(--look)' }}
+                              className="looktext"
                               title="Theory and tests on plates or steps, or outside the method’s range"
                             >
                               {' '}
@@ -196,7 +189,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
                       </span>
                     </td>
                     {r.problem ? (
-                      <td colSpan={9} className="stoptext" style={{ fontSize: '0.75rem' }}>
+                      <td colSpan={9} className="stoptext small">
                         {r.problem}
                       </td>
                     ) : (
@@ -245,7 +238,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
       </div>
       <section className="block" aria-label="What counts">
         <h2>What counts</h2>
-        <div className="stack" style={{ gap: 3 }}>
+        <div className="stack gap4">
           <QuantityField
             label="Working lift coefficient"
             value={choice.lift}
@@ -264,7 +257,7 @@ export function ShelfTable({ shelf, choice, work, picked, onPick, onChoice, onUs
           ))}
         </div>
         {marks.length > 1 && (
-          <p style={{ fontSize: '0.8rem', marginBottom: 0 }}>
+          <p className="note flushbottom">
             <strong>{names.get(marks[0].id)}</strong> leads with {marks[0].mark.toFixed(2)}, then{' '}
             {names.get(marks[1].id)} with {marks[1].mark.toFixed(2)}.{' '}
             {turns.length === 0

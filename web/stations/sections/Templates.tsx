@@ -129,8 +129,8 @@ export function Templates({ section }: { section: Section }) {
   const dat = () =>
     give(`${base}.dat`, 'text/plain', writeDat(section.name, pointsOf(modelOf(section).outline)));
   return (
-    <div className="cols" style={{ '--cols': '236px minmax(0, 1fr)' } as React.CSSProperties}>
-      <div className="stack" style={{ gap: 8 }}>
+    <div className="cols cols-templates">
+      <div className="stack gap8">
         <Cautions at="export" />
         <NativeSelect
           label="Template of"
@@ -232,7 +232,7 @@ export function Templates({ section }: { section: Section }) {
           checked={turn}
           onChange={(e) => setTurn(e.currentTarget.checked)}
         />
-        <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+        <div className="line gap8 wraps">
           <Button
             size="xs"
             variant="light"
@@ -264,7 +264,7 @@ export function Templates({ section }: { section: Section }) {
           </Button>
         </div>
       </div>
-      <div className="stack" style={{ gap: 6 }}>
+      <div className="stack gap8">
         {!kit && <span className="dim">Getting the template tools.</span>}
         {made && 'message' in made && (
           <p className="stoptext" role="alert">
@@ -273,8 +273,8 @@ export function Templates({ section }: { section: Section }) {
           </p>
         )}
         {ok && (
-          <div style={{ display: 'flex', gap: 8, alignItems: 'baseline' }}>
-            <strong style={{ fontSize: '0.85rem' }}>
+          <div className="line gap8 base">
+            <strong className="note">
               {ok.templates.length - ok.tooLarge.length} {ok.templates.length === 1 ? 'piece' : 'pieces'} on{' '}
               {ok.sheets.length} {ok.sheets.length === 1 ? 'sheet' : 'sheets'}
             </strong>
@@ -293,14 +293,12 @@ export function Templates({ section }: { section: Section }) {
         )}
         {now && <SheetDrawing sheet={now} />}
         {warnings.slice(0, 6).map((w) => (
-          <div key={w} style={{ color: 'var(--look)', fontSize: '0.8rem' }}>
+          <div key={w} className="looktext note">
             ▲ {w}
           </div>
         ))}
         {warnings.length > 6 && (
-          <div className="dim" style={{ fontSize: '0.78rem' }}>
-            and {warnings.length - 6} more of the same kind.
-          </div>
+          <div className="dim note">and {warnings.length - 6} more of the same kind.</div>
         )}
       </div>
     </div>
@@ -314,7 +312,7 @@ function SheetDrawing({ sheet }: { sheet: Sheet }) {
     <svg
       viewBox={`-2 -2 ${sheet.width + 4} ${sheet.height + 4}`}
       width="100%"
-      style={{ maxHeight: 520, display: 'block' }}
+      className="high520 asblock"
       role="img"
       aria-label={`Sheet of ${sheet.width} by ${sheet.height} mm with ${sheet.placed.map((t) => t.label).join('; ')}`}
     >

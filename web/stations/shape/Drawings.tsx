@@ -29,7 +29,7 @@ export function Drawings() {
     <section className="block" aria-label="Drawings">
       <h2>Drawings out</h2>
       <Cautions at="export" />
-      <div style={{ display: 'flex', gap: 6, flexWrap: 'wrap' }}>
+      <div className="line gap8 wraps">
         <Button
           size="xs"
           variant="light"

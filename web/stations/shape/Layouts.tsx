@@ -51,7 +51,7 @@ export function LayoutChooser() {
         title="Layouts, drawn at this span and chord"
         size="xl"
       >
-        <p className="dim" style={{ marginTop: 0 }}>
+        <p className="dim flushtop">
           The surfaces, body and wing masses are replaced and the wings shifted until it balances; equipment,
           payload, power and brief stay. One undo brings this layout back.
         </p>
@@ -73,7 +73,7 @@ export function LayoutChooser() {
             }}
           >
             <b>{t.name}</b>
-            <div style={{ fontSize: '0.82rem' }}>
+            <div className="note">
               {t.fixes} <span className="dim">{t.costs}</span>
             </div>
             <Button
@@ -115,7 +115,7 @@ export function References() {
   });
   const row = (name: string, v: number | null, digits = 2) =>
     v === null ? null : (
-      <div key={name} style={{ display: 'flex', justifyContent: 'space-between' }}>
+      <div key={name} className="line apart">
         <span className="dim">{name}</span>
         <span className="num">{v.toFixed(digits)}</span>
       </div>
@@ -169,14 +169,11 @@ export function References() {
           </Button>
           {mass !== undefined &&
             beyondModels(design, list, mass).map((s) => (
-              <div
-                key={String(s.fields.what)}
-                style={{ color: 'var(--look)', fontSize: '0.8rem', marginTop: 4 }}
-              >
+              <div key={String(s.fields.what)} className="looktext note mt4">
                 ▲ <Sentence of={s} />
               </div>
             ))}
-          <div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>
+          <div className="dim small mt4">
             Tail volumes:{' '}
             {list
               .map((m) => {
@@ -200,7 +197,7 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
   if (!limits)
     return (
       <div>
-        <p className="dim" style={{ margin: '0 0 6px' }}>
+        <p className="dim below8">
           Say what the car, the printer and the sheet take, and every change of shape is held against it.
         </p>
         <Button
@@ -226,7 +223,7 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
     ok === null ? (
       <span className="dim">–</span>
     ) : (
-      <span style={{ color: ok ? undefined : 'var(--stop)' }}>{ok ? text : `✕ ${text}`}</span>
+      <span className={ok ? '' : 'stoptext'}>{ok ? text : `✕ ${text}`}</span>
     );
   return (
     <div className="stack">

@@ -33,14 +33,14 @@ export function StallWords({ report }: { report: LayoutReport }) {
         <div>The wing does not stall up to {deg(report.stall.flows.at(-1)!.alpha, 0)}.</div>
       )}
       {fore && wing && (
-        <div style={{ color: fore.alpha < wing.alpha ? undefined : 'var(--stop)' }}>
+        <div className={fore.alpha < wing.alpha ? '' : 'stoptext'}>
           {fore.alpha < wing.alpha
             ? `The foreplane goes ${deg(wing.alpha - fore.alpha)} earlier: the nose drops before the wing can stall.`
             : `The wing goes ${deg(fore.alpha - wing.alpha)} before the foreplane: the nose pitches up into the stall. Do not fly it.`}
         </div>
       )}
       {aileronReserve !== null && wing && (
-        <div style={{ color: aileronReserve < wanted ? 'var(--look)' : undefined, marginTop: 4 }}>
+        <div className={`mt4 ${aileronReserve < wanted ? 'looktext' : ''}`}>
           {aileronsLost === null
             ? 'The ailerons still answer at the end of the map'
             : `Half of the aileron span is gone at ${deg(aileronsLost)}: ${deg(aileronReserve)} after the first stall`}
@@ -48,16 +48,16 @@ export function StallWords({ report }: { report: LayoutReport }) {
         </div>
       )}
       {first.length > 1 && (
-        <div className="dim" style={{ fontSize: '0.75rem', marginTop: 4 }}>
+        <div className="dim small mt4">
           Order: {first.map((f) => `${name(f.surface)} ${deg(f.alpha)}`).join(', ')}.
         </div>
       )}
       {report.stall.rough && (
-        <div className="dim" style={{ fontSize: '0.75rem' }}>
+        <div className="dim small">
           Some angles past the stall did not settle: read the order, not the figures there.
         </div>
       )}
-      <div className="dim" style={{ fontSize: '0.75rem' }}>
+      <div className="dim small">
         A prediction to test by tufts, high up. Vortex tabs and turbulators would delay it, at a drag that
         must be flown.
       </div>
@@ -108,7 +108,7 @@ export function StallRemedies() {
         </p>
       )}
       {a && (
-        <div className="stack" style={{ gap: 8, marginTop: 6, fontSize: '0.82rem' }}>
+        <div className="stack gap8 mt8 note">
           {advice.of !== document && <div className="dim">For the shape before your last change.</div>}
           <div>
             {a.washout === null

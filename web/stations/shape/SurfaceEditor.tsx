@@ -34,7 +34,7 @@ export function SurfaceEditor({ id }: { id: string }) {
   };
   return (
     <div className="stack">
-      <div className="fields" style={{ gridTemplateColumns: 'repeat(3, 1fr)' }}>
+      <div className="fields three">
         <DocField label="Root, x" path={`${P}.x`} />
         <DocField label="Height, z" path={`${P}.z`} />
         {surface.role !== 'fin' && <DocField label="Incidence" path={`${P}.incidence`} />}
@@ -79,7 +79,7 @@ export function SurfaceEditor({ id }: { id: string }) {
                       type="button"
                       aria-label={`Remove station ${i + 1}`}
                       onClick={() => edit({ type: 'remove', path: `${P}.stations`, index: i })}
-                      style={{ all: 'unset', cursor: 'pointer', color: 'var(--ink-2)' }}
+                      className="textbutton sign"
                     >
                       ×
                     </button>
@@ -133,10 +133,8 @@ export function SurfaceEditor({ id }: { id: string }) {
         />
       </section>
       <details>
-        <summary className="dim" style={{ cursor: 'pointer' }}>
-          Role, both sides, joints
-        </summary>
-        <div className="fields" style={{ marginTop: 6 }}>
+        <summary className="dim clickable">Role, both sides, joints</summary>
+        <div className="fields mt8">
           {surface.role !== 'wing' && (
             <NativeSelect
               size="xs"

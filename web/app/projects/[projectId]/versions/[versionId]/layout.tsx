@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { DamagedVersion } from '../../../../../parts/DamagedVersion';
-import { WorkspaceFrame } from '../../../../../parts/WorkspaceFrame';
+import { WorkspaceFrame } from '../../../../../parts/frame/WorkspaceFrame';
 import { getDb } from '../../../../../server/connection';
 import { currentPerson } from '../../../../../server/person';
 import { loadWorkspace } from '../../../../../server/store';

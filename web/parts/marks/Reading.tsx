@@ -1,0 +1,44 @@
+'use client';
+import { isWatched } from './watched';
+import { MarkedNumber } from './MarkedNumber';
+import { saysSomething, type Scale } from './marks';
+import { ThreeMark } from './ThreeMark';
+import { useGroup, type Marked } from './useMarks';
+import { useWorkspace } from '../workspace/useWorkspace';
+
+/** One quantity with its number, and its bar where that says something; opens the why-panel. */
+function Reading({ marked: { id, state, def, marks, broken }, scale }: { marked: Marked; scale: Scale }) {
+  const units = useWorkspace((w) => w.units);
+  const setWhy = useWorkspace((w) => w.setWhy);
+  return (
+    <button type="button" className="reading" onClick={() => setWhy({ id, state })}>
+      <span className="top">
+        <span className="name">{def.name}</span>
+        <MarkedNumber of={marks.predicted} kind={def.kind} units={units} broken={broken} />
+      </span>
+      {saysSomething(marks) && (
+        <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} scale={scale} />
+      )}
+    </button>
+  );
+}
+
+/** Quantities of a state under one heading, but for what the strip shows anyway. */
+export function Readings({ ids, title, state }: { ids: readonly string[]; title: string; state?: string }) {
+  const shown = useWorkspace((w) => w.loading);
+  const watch = useWorkspace((w) => w.content.document.brief.watch);
+  const at = state ?? shown;
+  const group = useGroup(
+    ids.filter((id) => !isWatched(watch, id, at)),
+    at,
+  );
+  if (group.length === 0) return null;
+  return (
+    <section className="block" aria-label={title}>
+      <h2>{title}</h2>
+      {group.map(({ marked, scale }) => (
+        <Reading key={marked.id} marked={marked} scale={scale} />
+      ))}
+    </section>
+  );
+}
