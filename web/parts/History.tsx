@@ -93,9 +93,10 @@ function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
   const at = (id: number, station: string) =>
     router.push(`/projects/${project.id}/versions/${id}/${station}`);
   const compare = (s: Save<Content>) => {
-    lookBack(s.revision, `save of ${moment(s.savedAt)}`, s.content as DesignDocument);
+    const id = lookBack(s.revision, `save of ${moment(s.savedAt)}`, s.content as DesignDocument);
     onDone();
-    router.push(wayTo(store.getState(), 'refine'));
+    // the address brings it: chosen before, it would be written into the address that is left
+    router.push(wayTo({ ...store.getState(), againstId: id }, 'refine'));
   };
   const restore = async (s: Save<Content>) => {
     const made = `${name}, ${moment(s.savedAt)}`.slice(0, 80);

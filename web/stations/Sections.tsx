@@ -13,7 +13,7 @@ import { useWorkspace } from '../parts/workspace/useWorkspace';
 import { candidatesOf, type Candidate } from './sections/candidates';
 import { ComparePolars } from './sections/ComparePolars';
 import { Outline } from './sections/Outline';
-import { PressurePicture } from './sections/PressurePicture';
+import { PressurePicture } from './sections/pressure/PressurePicture';
 import { SectionEditor } from './sections/SectionEditor';
 import { ShelfTable } from './sections/ShelfTable';
 import { Templates } from './sections/Templates';

@@ -29,7 +29,7 @@ export function PersonMenu() {
           variant="subtle"
           color="gray"
           leftSection={<IconUser size={15} />}
-          aria-label={`${person.name}, ${units === 'metric' ? 'mm' : 'in'}: units, paper, who is working`}
+          aria-label={`${person.name}, ${units === 'metric' ? 'mm' : 'in'}, ${units} units, paper, who is working`}
         >
           <span className="roomy">{person.name} · </span>
           {units === 'metric' ? 'mm' : 'in'}

@@ -57,8 +57,8 @@ export interface Workspace {
   /** of any version: had from the server when it is first asked for; null where it cannot be */
   documentOf(id: number): Promise<DesignDocument | null>;
   setAgainst(id: number | null): void;
-  /** lays an earlier save under the present, as a version to compare with */
-  lookBack(revision: number, name: string, document: DesignDocument): void;
+  /** lays an earlier save among the versions, to be compared with. @returns its number, which no version has */
+  lookBack(revision: number, name: string, document: DesignDocument): number;
   addTest(row: TestRow): void;
   settle(choice: Choice): Settled;
   takeOrphan(orphan: Orphan): Settled;
@@ -249,7 +249,7 @@ export function createWorkspace(
           revision,
         };
         set({ versions: [...get().versions.filter((v) => v.id !== id), save] });
-        get().setAgainst(id);
+        return id;
       },
       addTest(row) {
         const tests = new Map(get().saved.tests);
