@@ -36,7 +36,7 @@ test('every station, wide and narrow, light and dark, keeps the rules', async ({
     await expect(page.locator('main h2').first()).toBeVisible();
     await page.evaluate(axe.source);
     for (const colorScheme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme });
+      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
       await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', colorScheme);
       problems.push(...(await brokenRules(page)).map((p) => `${s}, ${colorScheme}: ${p}`));
     }

@@ -35,7 +35,11 @@ function StateWords({ list, sign }: { list: readonly RibbonPlace[]; sign: 1 | -1
   );
   return long.map(({ kind, list: run }) => {
     const mid = run[run.length >> 1],
-      y = sign > 0 ? Math.max(mid.edge[1], mid.skin[1]) : Math.min(mid.edge[1], mid.skin[1]);
+      // clear of all that stands under the word
+      under = list
+        .filter((p) => Math.abs(p.skin[0] - mid.skin[0]) < 0.07)
+        .flatMap((p) => [p.edge[1], p.skin[1]]),
+      y = sign > 0 ? Math.max(...under) : Math.min(...under);
     return (
       <text
         key={`${kind}${run[0].skin[0]}`}
