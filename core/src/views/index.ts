@@ -16,3 +16,5 @@ export { fitSwap, rubberAdvice, tryChanges } from './powerAdvice';
 export type { SwapEffect, Trial } from './powerAdvice';
 export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
+export { describeFace, leastCp, nearestPlace, ribbonOf, runsOf } from './pressureRibbon';
+export type { Ribbon, RibbonPlace, RibbonPoint } from './pressureRibbon';

@@ -4,13 +4,13 @@ import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { Section } from '@skiametra/core/design';
 import { limitSentence, PICTURE_ANGLES, type FlowPicture, type Polar } from '@skiametra/core/section';
+import { describeFace, leastCp } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../../parts/ChartFrame';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { AirAndSkin } from './AirAndSkin';
 import { AngleBar } from './AngleBar';
 import { PressureRibbon } from './PressureRibbon';
-import { describeFace, leastCp } from './ribbon';
 import { usePictures, type Air, type Pictures } from './usePictures';
 
 interface Props {

@@ -2,12 +2,19 @@
 /** The section with its pressure as a ribbon on its skin; what is under the pointer is told. */
 import { useRef, useState, type PointerEvent } from 'react';
 import type { FlowPicture } from '@skiametra/core/section';
+import {
+  describeFace,
+  nearestPlace,
+  ribbonOf,
+  runsOf,
+  type RibbonPlace,
+  type RibbonPoint,
+} from '@skiametra/core/views';
 import { formatNumber } from '@skiametra/core/units';
-import { describeFace, nearestPlace, ribbonOf, runsOf, type Point, type RibbonPlace } from './ribbon';
 
 const W = 1000;
-const at = ([x, y]: Point) => `${(W * x).toFixed(1)},${(-W * y).toFixed(1)}`;
-const points = (list: readonly Point[]) => list.map(at).join(' ');
+const at = ([x, y]: RibbonPoint) => `${(W * x).toFixed(1)},${(-W * y).toFixed(1)}`;
+const points = (list: readonly RibbonPoint[]) => list.map(at).join(' ');
 
 /** Suction and pressure as two fills, the edge in the line of the layer’s state. */
 function Face({ list, side }: { list: readonly RibbonPlace[]; side: 'upper' | 'lower' }) {
@@ -89,7 +96,7 @@ export function PressureRibbon({ picture, least }: { picture: FlowPicture; least
         <StateWords list={ribbon.lower} sign={-1} />
         <polyline
           className="wake"
-          points={points(picture.wake.filter((p) => p.x < 1.05).map((p): Point => [p.x, p.y]))}
+          points={points(picture.wake.filter((p) => p.x < 1.05).map((p): RibbonPoint => [p.x, p.y]))}
         />
         {told && (
           <line

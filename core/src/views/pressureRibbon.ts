@@ -2,17 +2,16 @@
  * Pressure drawn on the section itself: a ribbon that stands off the skin, outward where the air pulls and inward where it
  * presses, as wide as the pressure coefficient is large.
  */
-import type { FlowPicture, SurfaceStation } from '@skiametra/core/section';
+import type { FlowPicture, SurfaceStation } from '../section';
 
-export type State = SurfaceStation['state'];
-export type Point = readonly [x: number, y: number];
+export type RibbonPoint = readonly [x: number, y: number];
 
 /** A place of one face, chord 1, y upward. */
 export interface RibbonPlace {
-  readonly skin: Point;
-  /** end of the ribbon */ readonly edge: Point;
+  readonly skin: RibbonPoint;
+  /** end of the ribbon */ readonly edge: RibbonPoint;
   readonly cp: number;
-  readonly state: State;
+  readonly state: SurfaceStation['state'];
 }
 
 export interface Ribbon {
@@ -26,7 +25,7 @@ const OUTWARD = 0.24,
   INWARD = 0.035;
 
 /** Unit normal out of the section at a place of a face that runs aft. @param side 1 above, −1 below */
-function normalAt(list: readonly SurfaceStation[], i: number, side: 1 | -1): Point {
+function normalAt(list: readonly SurfaceStation[], i: number, side: 1 | -1): RibbonPoint {
   const a = list[Math.max(0, i - 1)],
     b = list[Math.min(list.length - 1, i + 1)],
     dx = b.x - a.x,
@@ -69,7 +68,10 @@ export function runsOf<T, K>(list: readonly T[], kind: (t: T) => K): { kind: K; 
 }
 
 /** Place nearest to a point, over both faces. */
-export function nearestPlace(r: Ribbon, [x, y]: Point): { place: RibbonPlace; side: 'upper' | 'lower' } {
+export function nearestPlace(
+  r: Ribbon,
+  [x, y]: RibbonPoint,
+): { place: RibbonPlace; side: 'upper' | 'lower' } {
   const far = (p: RibbonPlace) =>
     Math.min((p.skin[0] - x) ** 2 + (p.skin[1] - y) ** 2, (p.edge[0] - x) ** 2 + (p.edge[1] - y) ** 2);
   const best = (list: readonly RibbonPlace[]) => list.reduce((a, p) => (far(p) < far(a) ? p : a));

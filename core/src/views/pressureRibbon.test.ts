@@ -1,7 +1,7 @@
 /** The ribbon stands off the skin by the pressure, outward for suction; the scale stands still while angles are played. */
 import { describe, expect, it } from 'vitest';
-import type { FlowPicture, SurfaceStation } from '@skiametra/core/section';
-import { describeFace, leastCp, nearestPlace, ribbonOf, runsOf } from './ribbon';
+import type { FlowPicture, SurfaceStation } from '../section';
+import { describeFace, leastCp, nearestPlace, ribbonOf, runsOf } from './pressureRibbon';
 
 const station = (x: number, y: number, cp: number, state: SurfaceStation['state']): SurfaceStation => ({
   ...{ x, y, cp, state, dstar: 0.001, theta: 0.0005, cf: 0.003, shape: 2 },
