@@ -74,9 +74,9 @@ test('from the brief to the next version', async ({ page }) => {
   // refine: the model learns, the band narrows, advice is computed
   await station(page, 'Refine');
   const drag = page.locator('[data-factor="dragArea"] td').nth(2);
-  await expect(drag).toContainText('1.00 ±0.15');
+  await expect(drag).toContainText('1.00 ± 0.15');
   await page.getByRole('button', { name: /Update from \d+ tests/ }).click();
-  await expect(drag).not.toContainText('±0.15', { timeout: 30_000 });
+  await expect(drag).not.toContainText('± 0.15', { timeout: 30_000 });
   const factor = Number(/(\d\.\d+) ±/.exec(await drag.innerText())![1]);
   expect(factor).toBeGreaterThan(1.03);
   await expect(page.getByText(/Because “tail-heavy”/)).toBeVisible({ timeout: 20_000 });

@@ -11,7 +11,6 @@ import { applyFix, type Advice, type Effect, type Explained } from '@skiametra/c
 import { combine } from '@skiametra/core/trial';
 import {
   formatMeasured,
-  formatNumber,
   formatQuantity,
   formatSpread,
   formatValue,
@@ -159,6 +158,7 @@ function ThreeColumns() {
 function Calibration() {
   const document = useWorkspace((w) => w.content.document);
   const { flown, fit, busy, failed, result, forget } = useCalibrate();
+  const units = useWorkspace((w) => w.units);
   const cal = document.calibration;
   return (
     <section className="block">
@@ -187,12 +187,8 @@ function Calibration() {
               return (
                 <tr key={f.id} title={f.meaning} data-factor={f.id}>
                   <td>{f.name}</td>
-                  <td className="num dim oneline">
-                    {f.mean} ±{formatNumber(f.sd, 2)}
-                  </td>
-                  <td className="num oneline">
-                    {formatNumber(cal.mean[i], 3)} ±{formatNumber(sd, 2)}
-                  </td>
+                  <td className="num dim oneline">{formatMeasured(f.mean, f.sd, 'ratio', units)}</td>
+                  <td className="num oneline">{formatMeasured(cal.mean[i], sd, 'ratio', units)}</td>
                   <td>
                     <svg
                       width={132}
