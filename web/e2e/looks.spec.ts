@@ -4,7 +4,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { STATIONS } from './helpers';
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-const TABS = ['balance?tab=ledger', 'power?tab=bench', 'power?tab=supply', 'sections?tab=flow'];
+const TABS = ['balance?tab=ledger', 'power?tab=bench'];
 
 /** What breaks the rules of WCAG 2.2 AA and good practice on a page. */
 async function brokenRules(page: Page): Promise<string[]> {
