@@ -7,3 +7,4 @@ export { parsePolarCsv } from './polarCsv';
 export type { PolarCsvPoint, PolarCsvResult } from './polarCsv';
 export { MAX_BENCH_BYTES, parseBenchCsv, parseCoefficientCsv, writeBenchCsv } from './benchCsv';
 export type { BenchCsvResult, CoefficientCsvResult } from './benchCsv';
+export { MAX_PASTED_CELLS, readTabbed, writeTabbed } from './tabbed';

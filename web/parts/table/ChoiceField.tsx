@@ -1,0 +1,28 @@
+'use client';
+/** One of a few words, chosen in a cell of a table. */
+import { NativeSelect } from '@mantine/core';
+import { useState } from 'react';
+import { useWorkspace } from '../workspace/useWorkspace';
+
+interface Props {
+  label: string;
+  path: string;
+  value: string;
+  options: readonly { readonly value: string; readonly label: string }[];
+}
+
+export function ChoiceField({ label, path, value, options }: Props) {
+  const edit = useWorkspace((w) => w.edit);
+  const [error, setError] = useState<string | null>(null);
+  return (
+    <NativeSelect
+      className="incell"
+      variant="unstyled"
+      aria-label={label}
+      value={value}
+      error={error}
+      data={[...options]}
+      onChange={(e) => setError(edit({ type: 'set', path, value: e.currentTarget.value || undefined }))}
+    />
+  );
+}

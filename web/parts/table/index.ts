@@ -1,0 +1,4 @@
+export { DocTable } from './DocTable';
+export { ShownTable } from './ShownTable';
+export { freshId } from './freshId';
+export type { DocColumn, DocRow, ShownColumn } from './columns';
