@@ -8,6 +8,7 @@ import './styles/frame.css';
 import './styles/marks.css';
 import './styles/picture.css';
 import './styles/strip.css';
+import './styles/table.css';
 import './styles/words.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import { headers } from 'next/headers';

@@ -1,7 +1,7 @@
 import { getDb } from '../server/connection';
 import { currentPerson } from '../server/person';
 import { deletedProjects, listProjects } from '../server/projects';
-import { ProjectShelf } from '../stations/ProjectShelf';
+import { ProjectShelf } from '../stations/shelf/ProjectShelf';
 
 export const dynamic = 'force-dynamic';
 

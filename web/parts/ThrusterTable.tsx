@@ -1,11 +1,11 @@
 'use client';
 /** Where the drives push: places and axes of all thrusters. A place left empty is not known: counted, not drawn. */
 import { powertrainOf, type Design } from '@skiametra/core/design';
-import { SheetTable, freshId, type Column } from './SheetTable';
+import { DocTable, freshId, type DocColumn } from './table';
 import { useWorkspace } from './workspace/useWorkspace';
 
 const PATH = 'document.design.thrusters';
-const place = (key: string): Column => ({
+const place = (key: string): DocColumn => ({
   key,
   label: key,
   cell: { type: 'quantity', optional: 'null' },
@@ -28,7 +28,7 @@ function another({ thrusters, drives }: Design) {
 export function ThrusterPlaces() {
   const design = useWorkspace((w) => w.content.document.design);
   return (
-    <SheetTable
+    <DocTable
       path={PATH}
       caption="Places of the thrusters"
       addLabel="Add a thruster"
@@ -45,7 +45,7 @@ export function ThrusterPlaces() {
 export function ThrusterAxes() {
   const design = useWorkspace((w) => w.content.document.design);
   const { lift } = powertrainOf(design);
-  const columns: Column[] = [
+  const columns: DocColumn[] = [
     { key: 'name', label: 'Thruster', cell: { type: 'text' } },
     {
       key: 'drive',
@@ -58,6 +58,6 @@ export function ThrusterAxes() {
     { key: 'diameter', label: 'Across', cell: { type: 'quantity', optional: true }, width: 66 },
   ];
   // with a drive described its thrust is computed, under Power
-  const thrust: Column = { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', optional: true } };
-  return <SheetTable path={PATH} caption="Thrusters" columns={lift ? columns : [...columns, thrust]} />;
+  const thrust: DocColumn = { key: 'maxThrust', label: 'Thrust', cell: { type: 'quantity', optional: true } };
+  return <DocTable path={PATH} caption="Thrusters" columns={lift ? columns : [...columns, thrust]} />;
 }

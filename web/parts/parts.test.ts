@@ -4,7 +4,7 @@ import { bitternDocument } from '@skiametra/core/demo';
 import { setPath } from '@skiametra/core/design';
 import { planformOf } from '@skiametra/core/surface';
 import { newestOnly } from '../workers/coreClient';
-import { freshId } from './SheetTable';
+import { freshId } from './table';
 import { halfOutline, planBounds } from './Silhouette';
 import { STATIONS } from './frame/stationList';
 import { describeMarks, placeOn, saysSomething, scaleOf, scalesOf } from './marks/marks';

@@ -1,13 +1,13 @@
-import { Balance } from './Balance';
-import { Brief } from './Brief';
-import { Flight } from './Flight';
-import { Power } from './Power';
-import { Refine } from './Refine';
-import { Score } from './Score';
-import { Sections } from './Sections';
-import { Shape } from './Shape';
-import { Structure } from './Structure';
-import { Test } from './Test';
+import { Balance } from './balance/Balance';
+import { Brief } from './brief/Brief';
+import { Flight } from './flight/Flight';
+import { Power } from './power/Power';
+import { Refine } from './refine/Refine';
+import { Score } from './score/Score';
+import { Sections } from './sections/Sections';
+import { Shape } from './shape/Shape';
+import { Structure } from './structure/Structure';
+import { Test } from './test/Test';
 
 export const STATION_VIEWS = {
   brief: Brief,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
-import { nextName } from '../../stations/Refine';
+import { nextName } from '../../stations/refine/NextVersion';
 import { draggedStations } from './PlanStall';
 
 const wing = bitternDocument().design.surfaces[0];

@@ -1,24 +1,28 @@
 'use client';
-import { Sentence } from '../parts/Sentence';
+import { DESIGN } from '../../parts/paths';
+import { Sentence } from '../../parts/Sentence';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState, type CSSProperties } from 'react';
 import { entryOf } from '@skiametra/core/assess';
 import type { School } from '@skiametra/core/layout';
 import { changesOf, solveBalance } from '@skiametra/core/mass';
-import { StationFindings } from '../parts/Findings';
-import { BalancePicture } from '../parts/layout/BalancePicture';
-import { SchoolBands } from '../parts/layout/SchoolBands';
-import { useLayout } from '../parts/layout/useLayout';
-import { StatePicker } from '../parts/StatePicker';
-import { DocField } from '../parts/QuantityField';
-import { Readings } from '../parts/marks/Reading';
-import { useTab } from '../parts/frame/useAddress';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
-import { MassLedger, Payload } from './balance/Ledger';
-import { ChecksPanel, GrowthPanel, StatesPanel, WhatIfPanel } from './balance/Panels';
-import { StabilityCard } from './balance/StabilityCard';
+import { StationFindings } from '../../parts/Findings';
+import { BalancePicture } from '../../parts/layout/BalancePicture';
+import { SchoolBands } from '../../parts/layout/SchoolBands';
+import { useLayout } from '../../parts/layout/useLayout';
+import { StatePicker } from '../../parts/StatePicker';
+import { DocField } from '../../parts/fields/DocField';
+import { Readings } from '../../parts/marks/Reading';
+import { useTab } from '../../parts/frame/useAddress';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { MassLedger } from './ledger/MassLedger';
+import { Payload } from './ledger/Payload';
+import { ChecksPanel } from './ChecksPanel';
+import { GrowthPanel } from './GrowthPanel';
+import { StatesPanel } from './StatesPanel';
+import { WhatIfPanel } from './WhatIfPanel';
+import { StabilityCard } from './StabilityCard';
 
-const D = 'document.design';
 const VIEWS = [
   { value: 'picture', label: 'Balance' },
   { value: 'ledger', label: 'Masses' },
@@ -50,7 +54,7 @@ export function Balance() {
     if (proposal)
       edit({
         type: 'apply',
-        changes: changesOf(design, proposal).map((c) => ({ path: `${D}.${c.path}`, value: c.value })),
+        changes: changesOf(design, proposal).map((c) => ({ path: `${DESIGN}.${c.path}`, value: c.value })),
       });
   };
   const bands = report && (
@@ -101,7 +105,7 @@ export function Balance() {
               band={band}
               moves={proposal && proposal.status !== 'inside' ? proposal.moves : []}
               units={units}
-              onMove={(item, x) => edit({ type: 'set', path: `${D}.items.${item}.x`, value: x })}
+              onMove={(item, x) => edit({ type: 'set', path: `${DESIGN}.items.${item}.x`, value: x })}
             />
             {proposal &&
               school &&
@@ -167,8 +171,8 @@ export function Balance() {
           <section className="block">
             <h2>Margin wanted</h2>
             <div className="fields">
-              <DocField label="Least" path={`${D}.flight.marginMin`} />
-              <DocField label="Most" path={`${D}.flight.marginMax`} />
+              <DocField label="Least" path={`${DESIGN}.flight.marginMin`} />
+              <DocField label="Most" path={`${DESIGN}.flight.marginMax`} />
             </div>
           </section>
         </div>

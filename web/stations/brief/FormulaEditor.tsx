@@ -2,7 +2,7 @@
 import { useId, useState } from 'react';
 import { formulaNames } from '@skiametra/core/assess';
 import { compileFormula } from '@skiametra/core/score';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 /** A task's formula, checked as it is typed; a formula that cannot be read is shown but not taken over. */
 export function FormulaEditor({ index }: { index: number }) {

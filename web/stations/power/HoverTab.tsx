@@ -8,10 +8,11 @@ import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
-import { DocField } from '../../parts/QuantityField';
+import { DocField } from '../../parts/fields/DocField';
 import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { BladeFields, MotorFields } from './DriveInputs';
+import { BladeFields } from './drive/PropellerFields';
+import { MotorFields } from './drive/MotorFields';
 import { useDrive } from './useDrive';
 
 export function HoverTab({ report }: { report: PowerReport }) {

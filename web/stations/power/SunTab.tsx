@@ -1,5 +1,6 @@
 'use client';
 /** Solar cells: strings in the controller's window, one day of light, load and pack. */
+import { SOLAR } from '../../parts/paths';
 import { sentence } from '@skiametra/core/words';
 import { powertrainOf } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
@@ -7,11 +8,10 @@ import type { PowerReport } from '@skiametra/core/views';
 import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StatePicker } from '../../parts/StatePicker';
-import { DocField, IntField } from '../../parts/QuantityField';
+import { DocField, IntField } from '../../parts/fields/DocField';
 import { planformOf } from '@skiametra/core/surface';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
-const S = 'document.design.power.solar';
 const USUAL = {
   series: 20,
   strings: 1,
@@ -48,7 +48,7 @@ export function SunTab({ report }: { report: PowerReport }) {
           {formatQuantity(1000 * USUAL.cell.efficiency * wing.area, 'power', units)} under a high sun.
         </p>
         <div>
-          <Button variant="light" onClick={() => edit({ type: 'set', path: S, value: USUAL })}>
+          <Button variant="light" onClick={() => edit({ type: 'set', path: SOLAR, value: USUAL })}>
             Lay solar cells on the wing
           </Button>
         </div>
@@ -80,27 +80,27 @@ export function SunTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Cells</h2>
           <div className="fields">
-            <IntField label="In a string" path={`${S}.series`} />
-            <IntField label="Strings" path={`${S}.strings`} />
-            <DocField label="Area of one" path={`${S}.cell.area`} />
-            <DocField label="Mass of one" path={`${S}.cell.mass`} />
-            <DocField label="Efficiency" path={`${S}.cell.efficiency`} />
-            <DocField label="Volts at work" path={`${S}.cell.workVolts`} />
-            <DocField label="Volts open" path={`${S}.cell.openVolts`} />
-            <DocField label="Change per kelvin" path={`${S}.cell.temperatureCoefficient`} />
+            <IntField label="In a string" path={`${SOLAR}.series`} />
+            <IntField label="Strings" path={`${SOLAR}.strings`} />
+            <DocField label="Area of one" path={`${SOLAR}.cell.area`} />
+            <DocField label="Mass of one" path={`${SOLAR}.cell.mass`} />
+            <DocField label="Efficiency" path={`${SOLAR}.cell.efficiency`} />
+            <DocField label="Volts at work" path={`${SOLAR}.cell.workVolts`} />
+            <DocField label="Volts open" path={`${SOLAR}.cell.openVolts`} />
+            <DocField label="Change per kelvin" path={`${SOLAR}.cell.temperatureCoefficient`} />
           </div>
         </section>
         <section className="block">
           <h2>Charge controller</h2>
           <div className="fields">
-            <DocField label="Starts at" path={`${S}.controller.minVolts`} />
-            <DocField label="Stands" path={`${S}.controller.maxVolts`} />
-            <DocField label="Efficiency" path={`${S}.controller.efficiency`} />
+            <DocField label="Starts at" path={`${SOLAR}.controller.minVolts`} />
+            <DocField label="Stands" path={`${SOLAR}.controller.maxVolts`} />
+            <DocField label="Efficiency" path={`${SOLAR}.controller.efficiency`} />
             <NativeSelect
               label="Kind"
               value={solar.controller.kind}
               onChange={(e) =>
-                edit({ type: 'set', path: `${S}.controller.kind`, value: e.currentTarget.value })
+                edit({ type: 'set', path: `${SOLAR}.controller.kind`, value: e.currentTarget.value })
               }
               data={['boost', 'buck', 'direct']}
             />
@@ -109,26 +109,26 @@ export function SunTab({ report }: { report: PowerReport }) {
         <section className="block">
           <h2>Where and when</h2>
           <div className="fields">
-            <DocField label="North" path={`${S}.latitude`} />
-            <DocField label="East" path={`${S}.longitude`} />
+            <DocField label="North" path={`${SOLAR}.latitude`} />
+            <DocField label="East" path={`${SOLAR}.longitude`} />
             <TextInput
               label="Date"
               type="date"
               value={solar.date}
               onChange={(e) => {
                 if (e.currentTarget.value)
-                  edit({ type: 'set', path: `${S}.date`, value: e.currentTarget.value });
+                  edit({ type: 'set', path: `${SOLAR}.date`, value: e.currentTarget.value });
               }}
             />
-            <DocField label="Light through haze" path={`${S}.clarity`} />
-            <DocField label="Cells over the air, K" path={`${S}.warming`} />
+            <DocField label="Light through haze" path={`${SOLAR}.clarity`} />
+            <DocField label="Cells over the air, K" path={`${SOLAR}.warming`} />
           </div>
         </section>
         <div>
           <Button
             size="compact-xs"
             variant="subtle"
-            onClick={() => edit({ type: 'set', path: S, value: undefined })}
+            onClick={() => edit({ type: 'set', path: SOLAR, value: undefined })}
           >
             Take the cells off
           </Button>

@@ -1,10 +1,10 @@
 'use client';
 /** The forward drive of the design and where its parts stand in the document. */
+import { DESIGN } from '../../parts/paths';
 import { forwardAt, powertrainOf, type PathChange } from '@skiametra/core/design';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
-const D = 'document.design';
-const inDocument = (path: string | null) => (path === null ? null : `${D}.${path}`);
+const inDocument = (path: string | null) => (path === null ? null : `${DESIGN}.${path}`);
 
 export function useDrive() {
   const design = useWorkspace((w) => w.content.document.design);
@@ -15,7 +15,7 @@ export function useDrive() {
     power: powertrainOf(design),
     /** paths of the parts; null where there is no such part */
     at: at && {
-      drive: `${D}.${at.drive}`,
+      drive: `${DESIGN}.${at.drive}`,
       pack: inDocument(at.pack),
       second: inDocument(at.second),
       thruster: inDocument(at.thruster),
@@ -24,7 +24,7 @@ export function useDrive() {
     apply: (changes: readonly PathChange[], label?: string) =>
       edit({
         type: 'apply',
-        changes: changes.map((c) => ({ ...c, path: `${D}.${c.path}` })),
+        changes: changes.map((c) => ({ ...c, path: `${DESIGN}.${c.path}` })),
         ...(label ? { label } : {}),
       }),
   };

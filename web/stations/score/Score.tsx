@@ -1,13 +1,13 @@
 'use client';
 import type { AnySaid } from '@skiametra/core/words';
-import { useSentence } from '../parts/Sentence';
+import { useSentence } from '../../parts/Sentence';
 import { entryOf, scoreRange, type Ledger, keyOf, type QuantityId } from '@skiametra/core/assess';
 import { formatNumber } from '@skiametra/core/units';
-import { ChartFrame } from '../parts/ChartFrame';
-import { StationFindings } from '../parts/Findings';
-import { Readings } from '../parts/marks/Reading';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
-import { FormulaEditor } from './FormulaEditor';
+import { ChartFrame } from '../../parts/ChartFrame';
+import { StationFindings } from '../../parts/Findings';
+import { Readings } from '../../parts/marks/Reading';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { FormulaEditor } from '../brief/FormulaEditor';
 
 export function Score() {
   const ledger = useWorkspace((w) => w.ledger);

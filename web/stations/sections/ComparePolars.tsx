@@ -7,7 +7,7 @@ import { gapBetween, limitSentence, type Polar } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
 import { parsePolarCsv } from '@skiametra/formats';
 import { ChartFrame, type Series } from '../../parts/ChartFrame';
-import { QuantityField } from '../../parts/QuantityField';
+import { QuantityField } from '../../parts/fields/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { Overlay } from './Outline';
 import type { ShelfRow } from './useShelf';

@@ -5,7 +5,7 @@ import type { SectionWork } from '@skiametra/core/views';
 import type { SectionChoice } from '@skiametra/core/design';
 import { MERITS, rankSections, weightTurns, type Merit } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
-import { QuantityField } from '../../parts/QuantityField';
+import { QuantityField } from '../../parts/fields/QuantityField';
 import { Outline } from './Outline';
 import type { Candidate } from './candidates';
 import type { Shelf, ShelfRow } from './useShelf';

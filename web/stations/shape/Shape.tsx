@@ -1,29 +1,32 @@
 'use client';
+import { DESIGN } from '../../parts/paths';
 import { NativeSelect, SegmentedControl, Slider } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { sizedToVolume } from '@skiametra/core/layout';
 import { planformOf, tailVolume } from '@skiametra/core/surface';
 import { formatQuantity } from '@skiametra/core/units';
-import { ChartFrame } from '../parts/ChartFrame';
-import { StationFindings } from '../parts/Findings';
-import { PlanStall } from '../parts/layout/PlanStall';
-import { useLayout, type StallKind } from '../parts/layout/useLayout';
-import { StatePicker } from '../parts/StatePicker';
-import { QuantityField } from '../parts/QuantityField';
-import { Readings } from '../parts/marks/Reading';
-import { ViewDrawing } from '../parts/ThreeViews';
-import { useTab } from '../parts/frame/useAddress';
-import { useWorkspace } from '../parts/workspace/useWorkspace';
-import { Drawings } from './shape/Drawings';
-import { LayoutChooser, Pieces, References } from './shape/Layouts';
-import { StallRemedies, StallWords } from './shape/StallPanel';
-import { BodyEditor, SurfaceEditor } from './shape/SurfaceEditor';
+import { ChartFrame } from '../../parts/ChartFrame';
+import { StationFindings } from '../../parts/Findings';
+import { PlanStall } from '../../parts/layout/PlanStall';
+import { useLayout, type StallKind } from '../../parts/layout/useLayout';
+import { StatePicker } from '../../parts/StatePicker';
+import { QuantityField } from '../../parts/fields/QuantityField';
+import { Readings } from '../../parts/marks/Reading';
+import { ViewDrawing } from '../../parts/ThreeViews';
+import { useTab } from '../../parts/frame/useAddress';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { Drawings } from './Drawings';
+import { LayoutChooser } from './LayoutChooser';
+import { Pieces } from './Pieces';
+import { References } from './References';
+import { StallRemedies } from './StallRemedies';
+import { StallWords } from './StallPanel';
+import { BodyEditor, SurfaceEditor } from './SurfaceEditor';
 
-const Aircraft3D = dynamic(() => import('../parts/layout/Aircraft3D').then((m) => m.Aircraft3D), {
+const Aircraft3D = dynamic(() => import('../../parts/layout/Aircraft3D').then((m) => m.Aircraft3D), {
   ssr: false,
 });
-const D = 'document.design';
 const CASES: { value: StallKind; label: string }[] = [
   { value: 'level', label: 'Level' },
   { value: 'turn', label: 'In the lap turn, to the right' },
@@ -55,7 +58,7 @@ export function Shape() {
   const setStations = (id: string) => (stations: unknown, rootX?: number) =>
     edit({
       type: 'set',
-      path: rootX === undefined ? `${D}.surfaces.${id}.stations` : `${D}.surfaces.${id}.x`,
+      path: rootX === undefined ? `${DESIGN}.surfaces.${id}.stations` : `${DESIGN}.surfaces.${id}.x`,
       value: rootX ?? stations,
     });
   const flow = report?.stall.flows.reduce((a, f) =>
@@ -242,7 +245,7 @@ export function Shape() {
           const size = (volume: number): string | null => {
             const sized = sizedToVolume(wing, s, volume);
             if (!sized) return 'No size of it, where it stands, has that volume.';
-            return edit({ type: 'set', path: `${D}.surfaces.${s.id}`, value: sized });
+            return edit({ type: 'set', path: `${DESIGN}.surfaces.${s.id}`, value: sized });
           };
           return (
             <div key={s.id} className="small">

@@ -1,14 +1,14 @@
 'use client';
 /** Tables of one surface, of the body and what sticks out of it, and of what some layouts have besides. */
-import { powertrainOf } from '@skiametra/core/design';
+import { DESIGN } from '../../parts/paths';
+import { powertrainOf, type Surface } from '@skiametra/core/design';
 import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { isMirrored } from '@skiametra/core/surface';
-import { DocField } from '../../parts/QuantityField';
-import { SheetTable, freshId } from '../../parts/SheetTable';
+import { DocField } from '../../parts/fields/DocField';
+import { DocTable, freshId } from '../../parts/table';
 import { ThrusterAxes, ThrusterPlaces } from '../../parts/ThrusterTable';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
-const D = 'document.design';
 const KINDS = ['aileron', 'elevator', 'rudder', 'flap', 'elevon', 'flaperon', 'ruddervator'];
 
 export function SurfaceEditor({ id }: { id: string }) {
@@ -17,21 +17,8 @@ export function SurfaceEditor({ id }: { id: string }) {
   const sections = useWorkspace((w) => w.content.document.design.sections);
   const edit = useWorkspace((w) => w.edit);
   if (!surface) return null;
-  const P = `${D}.surfaces.${id}`;
+  const P = `${DESIGN}.surfaces.${id}`;
   const s = surface.stations;
-  const addStation = () => {
-    const a = s[s.length - 2],
-      b = s[s.length - 1];
-    const mid = {
-      y: (a.y + b.y) / 2,
-      x: (a.x + b.x) / 2,
-      z: (a.z + b.z) / 2,
-      chord: (a.chord + b.chord) / 2,
-      twist: (a.twist + b.twist) / 2,
-      section: a.section,
-    };
-    edit({ type: 'insert', path: `${P}.stations`, value: mid, at: s.length - 1 });
-  };
   return (
     <div className="stack">
       <div className="fields three">
@@ -43,60 +30,43 @@ export function SurfaceEditor({ id }: { id: string }) {
         <h2>
           Span stations <span className="right dim">root outward; or drag the handles</span>
         </h2>
-        <SheetTable
+        <DocTable
           path={`${P}.stations`}
           caption={`${surface.name} stations`}
           least={2}
+          addLabel="Add a station"
+          insertAt={s.length - 1}
+          newRow={() => betweenLast(s)}
           columns={[
             {
               key: 'y',
               label: surface.role === 'fin' ? 'Up' : 'Out',
+              width: 52,
               cell: { type: 'quantity' },
             },
-            { key: 'x', label: 'Back', cell: { type: 'quantity' } },
+            { key: 'x', label: 'Back', width: 52, cell: { type: 'quantity' } },
             {
               key: 'z',
               label: surface.role === 'fin' ? 'Side' : 'Rise',
+              width: 52,
               cell: { type: 'quantity' },
             },
-            { key: 'chord', label: 'Chord', cell: { type: 'quantity' } },
-            { key: 'twist', label: 'Twist', cell: { type: 'quantity' } },
+            { key: 'chord', label: 'Chord', width: 54, cell: { type: 'quantity' } },
+            { key: 'twist', label: 'Twist', width: 46, cell: { type: 'quantity' } },
             {
               key: 'section',
               label: 'Section',
               cell: { type: 'choice', options: sections.map((x) => ({ value: x.id, label: x.name })) },
-              width: 92,
-            },
-            {
-              key: 'remove',
-              label: '',
-              width: 20,
-              cell: {
-                type: 'shown',
-                render: (_, i) =>
-                  s.length > 2 ? (
-                    <button
-                      type="button"
-                      aria-label={`Remove station ${i + 1}`}
-                      onClick={() => edit({ type: 'remove', path: `${P}.stations`, index: i })}
-                      className="textbutton sign"
-                    >
-                      ×
-                    </button>
-                  ) : null,
-              },
+              width: 88,
             },
           ]}
         />
-        <Button variant="subtle" mt={4} onClick={addStation}>
-          Add a station
-        </Button>
       </section>
       <section className="block">
         <h2>
           Controls <span className="right dim">of half span and chord</span>
         </h2>
-        <SheetTable
+        <DocTable
           path={`${P}.controls`}
           caption={`${surface.name} controls`}
           addLabel="Add a control"
@@ -178,7 +148,7 @@ export function SurfaceEditor({ id }: { id: string }) {
             variant="subtle"
             color="red"
             mt={6}
-            onClick={() => edit({ type: 'remove', path: `${D}.surfaces`, index })}
+            onClick={() => edit({ type: 'remove', path: `${DESIGN}.surfaces`, index })}
           >
             Remove this surface
           </Button>
@@ -186,6 +156,21 @@ export function SurfaceEditor({ id }: { id: string }) {
       </details>
     </div>
   );
+}
+
+/** A station half way between the last two. */
+function betweenLast(stations: Surface['stations']) {
+  const [a, b] = stations.slice(-2);
+  if (!a || !b) return a;
+  const between = (key: 'y' | 'x' | 'z' | 'chord' | 'twist') => (a[key] + b[key]) / 2;
+  return {
+    y: between('y'),
+    x: between('x'),
+    z: between('z'),
+    chord: between('chord'),
+    twist: between('twist'),
+    section: a.section,
+  };
 }
 
 export function BodyEditor() {
@@ -200,8 +185,8 @@ export function BodyEditor() {
         <h2>
           Fuselage stations <span className="right dim">elliptic, nose to tail</span>
         </h2>
-        <SheetTable
-          path={`${D}.body`}
+        <DocTable
+          path={`${DESIGN}.body`}
           caption="Fuselage stations"
           least={2}
           addLabel="Add a station behind"
@@ -221,8 +206,8 @@ export function BodyEditor() {
         <h2>
           What sticks out <span className="right dim">as drag areas</span>
         </h2>
-        <SheetTable
-          path={`${D}.dragItems`}
+        <DocTable
+          path={`${DESIGN}.dragItems`}
           caption="Drag items"
           addLabel="Add an item"
           newRow={() => ({ id: freshId('drag', dragItems), name: 'Item', dragArea: 0.0005, note: '' })}
@@ -262,7 +247,7 @@ export function BodyEditor() {
             onClick={() =>
               edit({
                 type: 'set',
-                path: `${D}.wheels`,
+                path: `${DESIGN}.wheels`,
                 value: [
                   { id: 'left', name: 'Left wheel', x: 0.35, y: -0.15, z: -0.15 },
                   { id: 'right', name: 'Right wheel', x: 0.35, y: 0.15, z: -0.15 },
@@ -273,8 +258,8 @@ export function BodyEditor() {
             Say where it stands
           </Button>
         ) : (
-          <SheetTable
-            path={`${D}.wheels`}
+          <DocTable
+            path={`${DESIGN}.wheels`}
             caption="Wheels"
             addLabel="Add a wheel"
             newRow={() => ({ id: freshId('wheel', wheels), name: 'Wheel', x: 0.3, y: 0, z: -0.15 })}
@@ -330,7 +315,7 @@ function IsRotors({ index }: { index: number }) {
       onChange={(e) =>
         edit({
           type: 'set',
-          path: `${D}.dragItems.${index}`,
+          path: `${DESIGN}.dragItems.${index}`,
           value: e.target.checked ? { ...plain, part: { kind: 'lift rotor' } } : plain,
         })
       }
@@ -347,7 +332,7 @@ function DragFrom({ row, index }: { row: Record<string, unknown>; index: number 
         ['length', 'diameter', 'chord', 'thickness', 'width', 'frontal', 'count'].includes(k),
       )
     : [];
-  const P = `${D}.dragItems.${index}`;
+  const P = `${DESIGN}.dragItems.${index}`;
   const set = (kind: string) => {
     const { from: _f, ...rest } = row;
     edit({

@@ -1,15 +1,16 @@
 'use client';
-import { Button, FileButton, Group, Modal, NativeSelect, TextInput } from '@mantine/core';
+import { Button, FileButton, Group } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { createProjectAction, deleteProjectAction, restoreProjectAction } from '../server/actions';
-import type { DeletedProject, ProjectCard } from '../server/projects';
-import { called } from '../parts/called';
-import { Silhouette } from '../parts/Silhouette';
-
-const MAX_FILE = 600_000_000;
+import { Silhouette } from '../../parts/Silhouette';
+import { called } from '../../parts/called';
+import { deleteProjectAction, restoreProjectAction } from '../../server/actions';
+import type { DeletedProject, ProjectCard } from '../../server/projects';
+import { Deleted } from './Deleted';
+import { NewProject } from './NewProject';
+import { MAX_FILE, openFile } from './openFile';
 
 /** All projects on this machine. */
 export function ProjectShelf({
@@ -143,101 +144,5 @@ export function ProjectShelf({
       <Deleted list={deleted} onBack={(p) => void bringBack(p)} />
       <NewProject opened={making} onClose={() => setMaking(false)} onMade={open} />
     </main>
-  );
-}
-
-type Opened =
-  { status: 'ok'; value: { projectId: number; versionId: number } } | { status: 'refused'; message: string };
-
-/** Sends a project file as it is; the server reads it. */
-async function openFile(file: File): Promise<Opened> {
-  const r = await fetch('/api/import', { method: 'POST', body: file });
-  return (await r.json()) as Opened;
-}
-
-function Deleted({ list, onBack }: { list: DeletedProject[]; onBack: (p: DeletedProject) => void }) {
-  if (list.length === 0) return null;
-  return (
-    <details className="deleted">
-      <summary>
-        {list.length} deleted project{list.length === 1 ? '' : 's'}, kept for 30 days
-      </summary>
-      {list.map((p) => (
-        <div key={p.id} className="deletedrow">
-          <span>
-            {p.name} · {p.aircraft}
-          </span>
-          <span className="dim">
-            {new Date(p.deletedAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
-            {p.by ? `, by ${p.by}` : ''}
-          </span>
-          <Button size="compact-sm" variant="default" onClick={() => onBack(p)}>
-            Bring back
-          </Button>
-        </div>
-      ))}
-    </details>
-  );
-}
-
-function NewProject({
-  opened,
-  onClose,
-  onMade,
-}: {
-  opened: boolean;
-  onClose: () => void;
-  onMade: (r: { projectId: number; versionId: number }) => void;
-}) {
-  const [name, setName] = useState('');
-  const [aircraft, setAircraft] = useState('');
-  const [from, setFrom] = useState<'plain' | 'bittern'>('plain');
-  const [error, setError] = useState<string | null>(null);
-  const submit = async () => {
-    const r = await called(createProjectAction(name, aircraft, from));
-    if (r.status === 'refused') setError(r.message);
-    else onMade(r.value);
-  };
-  return (
-    <Modal opened={opened} onClose={onClose} title={<b>New project</b>} centered>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void submit();
-        }}
-        className="stack"
-      >
-        <TextInput
-          label="Project"
-          placeholder="contest, season or idea"
-          value={name}
-          onChange={(e) => setName(e.currentTarget.value)}
-          data-autofocus
-        />
-        <TextInput
-          label="Aircraft"
-          placeholder="its name"
-          value={aircraft}
-          onChange={(e) => setAircraft(e.currentTarget.value)}
-        />
-        <NativeSelect
-          label="Begin from"
-          value={from}
-          onChange={(e) => setFrom(e.currentTarget.value as 'plain' | 'bittern')}
-          data={[
-            { value: 'plain', label: 'A plain electric aircraft, rectangular wing' },
-            { value: 'bittern', label: 'A copy of the Bittern with its brief' },
-          ]}
-        />
-        {error && (
-          <div role="alert" className="stoptext">
-            {error}
-          </div>
-        )}
-        <Group>
-          <Button type="submit">Make it</Button>
-        </Group>
-      </form>
-    </Modal>
   );
 }

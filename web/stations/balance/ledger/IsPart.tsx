@@ -1,10 +1,10 @@
 'use client';
 /** Which part of the design a line of the mass list weighs. What is linked follows the part; a mere mass follows nothing. */
+import { NativeSelect } from '@mantine/core';
 import { PART_KINDS, type Item, type PartKind, powertrainOf } from '@skiametra/core/design';
 import { partMass, plannedItem } from '@skiametra/core/mass';
-import { useWorkspace } from '../../parts/workspace/useWorkspace';
-
-const D = 'document.design';
+import { DESIGN } from '../../../parts/paths';
+import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
 /** A line linked to a part: where the part's own weight is known the planned mass follows it, unchanged today. */
 function linked(item: Item, part: Item['part'], usual: number | null, now: number): Item {
@@ -42,28 +42,22 @@ export function IsPart({ index }: { index: number }) {
     const usual = part ? partMass(design, part) : null;
     edit({
       type: 'set',
-      path: `${D}.items.${index}`,
+      path: `${DESIGN}.items.${index}`,
       value: linked(item, part, usual, plannedItem(item, design).mass),
     });
   };
   return (
-    <select
-      className="cell"
+    <NativeSelect
+      className="incell"
+      variant="unstyled"
       aria-label={`Part that row ${index + 1} weighs`}
       value={item.part ? `${item.part.kind}${item.part.of ? `|${item.part.of}` : ''}` : ''}
-      onChange={(e) => set(e.target.value)}
-    >
-      <option value="">no part</option>
-      {PART_KINDS.map((k) => (
-        <option key={k} value={k}>
-          {k}
-        </option>
-      ))}
-      {several.map((s) => (
-        <option key={`${s.kind}|${s.of}`} value={`${s.kind}|${s.of}`}>
-          {s.label}
-        </option>
-      ))}
-    </select>
+      data={[
+        { value: '', label: 'no part' },
+        ...PART_KINDS.map((kind) => ({ value: kind, label: kind })),
+        ...several.map((s) => ({ value: `${s.kind}|${s.of}`, label: s.label })),
+      ]}
+      onChange={(e) => set(e.currentTarget.value)}
+    />
   );
 }

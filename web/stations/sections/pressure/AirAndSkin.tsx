@@ -1,6 +1,6 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
-import { QuantityField } from '../../../parts/QuantityField';
+import { QuantityField } from '../../../parts/fields/QuantityField';
 import type { Air } from './usePictures';
 
 const AIRS = [

@@ -1,0 +1,77 @@
+'use client';
+/** Fields bound to a number of the document. */
+import { documentField, type Basis, getPath } from '@skiametra/core/design';
+import type { KindName } from '@skiametra/core/units';
+import { useWorkspace } from '../workspace/useWorkspace';
+import { QuantityField } from './QuantityField';
+
+/** A name as a label begins. */
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
+/**
+ * A quantity field bound to a number of the document by its path, with its basis when `tracked`. Kind and label are those
+ * that the schema declares, unless the place asks for others.
+ */
+export function DocField({
+  label: named,
+  path,
+  kind: asked,
+  tracked,
+  hideLabel,
+  hideUnit,
+  hint,
+  optional,
+}: {
+  /** as the schema names it where left out */ label?: string;
+  path: string;
+  /** as the schema declares it where left out */ kind?: KindName;
+  tracked?: boolean;
+  hideLabel?: boolean;
+  hideUnit?: boolean;
+  hint?: string;
+  /** emptying the field takes the number out */ optional?: boolean | 'null';
+}) {
+  const declared = documentField(path.replace(/^document\./, '')),
+    kind = asked ?? declared?.kind ?? 'ratio',
+    label = named ?? capital(declared?.label ?? path);
+  const value = useWorkspace((w) => getPath(w.content, path)) as number | null | undefined;
+  const edit = useWorkspace((w) => w.edit);
+  const basisKey = path.replace(/^document\.design\./, '');
+  const basis = useWorkspace((w) => w.content.document.design.basis[basisKey]) ?? 'guess';
+  const setBasis = (b: Basis) =>
+    edit({ type: 'set', path: 'document.design.basis', value: { ...currentBasis, [basisKey]: b } });
+  const currentBasis = useWorkspace((w) => w.content.document.design.basis);
+  return (
+    <QuantityField
+      label={label}
+      value={value ?? null}
+      kind={kind}
+      hideLabel={hideLabel}
+      hideUnit={hideUnit}
+      hint={hint ?? declared?.help}
+      usual={declared?.usual}
+      step={declared?.step}
+      onCommit={(si) => edit({ type: 'set', path, value: si })}
+      onClear={
+        optional
+          ? () => edit({ type: 'set', path, value: optional === 'null' ? null : undefined })
+          : undefined
+      }
+      basis={tracked ? { value: basis, onChange: setBasis } : undefined}
+    />
+  );
+}
+
+/** Whole-number fields (cells, counts). */
+export function IntField({ label, path }: { label: string; path: string }) {
+  const value = useWorkspace((w) => getPath(w.content, path)) as number;
+  const edit = useWorkspace((w) => w.edit);
+  return (
+    <QuantityField
+      label={label}
+      value={value}
+      kind="count"
+      onCommit={(si) => edit({ type: 'set', path, value: si })}
+    />
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+/** What is asked of the aircraft. */
+import { BRIEF } from '../../parts/paths';
+import { checkRequirements, quantityDef } from '@skiametra/core/assess';
+import { formatQuantity } from '@skiametra/core/units';
+import { sentence } from '@skiametra/core/words';
+import { QuantityField } from '../../parts/fields/QuantityField';
+import { quantityOptions } from '../../parts/quantityList';
+import { DocTable, freshId } from '../../parts/table';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+
+const STATUS = {
+  met: ['✓', 'met', 'var(--fine)'],
+  unproven: ['~', 'within the uncertainty', 'var(--look)'],
+  missed: ['✕', 'missed', 'var(--stop)'],
+  unknown: ['?', 'not computed', 'var(--ink-2)'],
+} as const;
+
+export function Requirements() {
+  const brief = useWorkspace((w) => w.content.document.brief);
+  const design = useWorkspace((w) => w.content.document.design);
+  const ledger = useWorkspace((w) => w.ledger);
+  const units = useWorkspace((w) => w.units);
+  const edit = useWorkspace((w) => w.edit);
+  const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger) : [];
+  const states = [
+    { value: 'all', label: 'every state' },
+    ...design.states.map((l) => ({ value: l.id, label: l.name })),
+  ];
+  const limit = (i: number, which: 'min' | 'max') => {
+    const r = brief.requirements[i];
+    const kind = quantityDef(r.quantity)?.kind ?? 'ratio';
+    const used = which === 'min' ? r.op !== 'atMost' : r.op !== 'atLeast';
+    if (!used) return <span className="dim">–</span>;
+    return (
+      <QuantityField
+        label={`${which === 'min' ? 'At least' : 'At most'}, row ${i + 1}`}
+        hideLabel
+        value={r[which]}
+        kind={kind}
+        onCommit={(si) => edit({ type: 'set', path: `${BRIEF}.requirements.${i}.${which}`, value: si })}
+      />
+    );
+  };
+  const setOp = (i: number, op: 'atLeast' | 'atMost' | 'between') => {
+    const r = brief.requirements[i];
+    const some = r.min ?? r.max ?? 0;
+    edit({
+      type: 'set',
+      path: `${BRIEF}.requirements.${i}`,
+      value: {
+        ...r,
+        op,
+        min: op === 'atMost' ? null : (r.min ?? some),
+        max: op === 'atLeast' ? null : (r.max ?? some),
+      },
+    });
+  };
+  return (
+    <section className="block">
+      <h2>Requirements</h2>
+      <DocTable
+        path={`${BRIEF}.requirements`}
+        caption="Requirements"
+        addLabel="Add a requirement"
+        newRow={() => ({
+          id: freshId('req', brief.requirements),
+          quantity: 'stallSpeed',
+          state: 'all',
+          op: 'atMost',
+          min: null,
+          max: 10,
+          rule: '',
+          wish: false,
+        })}
+        columns={[
+          {
+            key: 'quantity',
+            label: 'Quantity',
+            cell: { type: 'choice', options: quantityOptions },
+            width: 148,
+          },
+          { key: 'state', label: 'In', cell: { type: 'choice', options: states }, width: 88 },
+          {
+            key: 'op',
+            label: 'Must be',
+            width: 62,
+            cell: {
+              type: 'shown',
+              render: (_, i) => (
+                <select
+                  className="cell"
+                  aria-label={`Must be, row ${i + 1}`}
+                  value={brief.requirements[i]?.op}
+                  onChange={(e) => setOp(i, e.target.value as 'atLeast')}
+                >
+                  <option value="atLeast">at least</option>
+                  <option value="atMost">at most</option>
+                  <option value="between">between</option>
+                </select>
+              ),
+            },
+          },
+          {
+            key: 'min',
+            label: 'Low',
+            numeric: true,
+            width: 80,
+            cell: { type: 'shown', render: (_, i) => limit(i, 'min') },
+          },
+          {
+            key: 'max',
+            label: 'High',
+            numeric: true,
+            width: 80,
+            cell: { type: 'shown', render: (_, i) => limit(i, 'max') },
+          },
+          { key: 'rule', label: 'Rule it comes from', cell: { type: 'text' } },
+          {
+            key: 'id',
+            label: 'Predicted',
+            width: 100,
+            cell: {
+              type: 'shown',
+              render: (_, i) => {
+                const c = checks[i];
+                if (!c) return <span className="dim">…</span>;
+                const [sign, word, colour] = STATUS[c.status];
+                const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
+                return (
+                  <span title={sentence(c.said, units)} className="oneliner">
+                    <b style={{ color: colour }} aria-label={word}>
+                      {sign}
+                    </b>{' '}
+                    <span className="num">
+                      {Number.isFinite(c.value) ? formatQuantity(c.value, kind, units) : '–'}
+                    </span>
+                  </span>
+                );
+              },
+            },
+          },
+        ]}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+/** Where it flies: air, wind, strip. */
+import { BRIEF } from '../../parts/paths';
+import { siteSpread } from '@skiametra/core/design';
+import { DocField } from '../../parts/fields/DocField';
+import { QuantityField } from '../../parts/fields/QuantityField';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+
+const SURFACES: { value: string; label: string; mu: number }[] = [
+  { value: 'tarmac', label: 'tarmac', mu: 0.03 },
+  { value: 'boards', label: 'boards', mu: 0.06 },
+  { value: 'short grass', label: 'short grass', mu: 0.08 },
+  { value: 'long grass', label: 'long grass', mu: 0.15 },
+];
+
+/** How well the day is known before it comes; the usual figures until they are typed. */
+function SiteSpread() {
+  const site = useWorkspace((w) => w.content.document.brief.site);
+  const edit = useWorkspace((w) => w.edit);
+  const usual = siteSpread(site);
+  const field = (key: 'wind' | 'temperature' | 'friction', label: string, kind: 'speed' | 'ratio') => (
+    <QuantityField
+      label={label}
+      value={usual[key]}
+      kind={kind}
+      onCommit={(si) =>
+        si >= 0
+          ? edit({ type: 'set', path: `${BRIEF}.site.spread`, value: { ...site.spread, [key]: si } })
+          : 'must not be below zero'
+      }
+    />
+  );
+  return (
+    <details>
+      <summary className="dim clickable">How well the day is known</summary>
+      <div className="fields">
+        {field('wind', 'Wind, to within', 'speed')}
+        {field('temperature', 'Temperature, to within [K]', 'ratio')}
+        {field('friction', 'Rolling friction, to within', 'ratio')}
+      </div>
+    </details>
+  );
+}
+
+export function Site() {
+  const site = useWorkspace((w) => w.content.document.brief.site);
+  const edit = useWorkspace((w) => w.edit);
+  return (
+    <section className="block">
+      <h2>Site</h2>
+      <div className="fields">
+        <DocField label="Elevation" path={`${BRIEF}.site.elevation`} />
+        <DocField label="Temperature" path={`${BRIEF}.site.temperature`} />
+        <DocField label="Wind along the course" path={`${BRIEF}.site.wind`} />
+        <DocField label="Strip length" path={`${BRIEF}.site.stripLength`} />
+        <div className="qf">
+          <label htmlFor="surface">Surface</label>
+          <select
+            id="surface"
+            className="cell plaininput"
+
+            value={site.surface}
+            onChange={(e) => {
+              const s = SURFACES.find((x) => x.value === e.target.value)!;
+              edit({
+                type: 'apply',
+                changes: [
+                  { path: `${BRIEF}.site.surface`, value: s.value },
+                  { path: `${BRIEF}.site.rollingFriction`, value: s.mu },
+                ],
+              });
+            }}
+          >
+            {SURFACES.map((s) => (
+              <option key={s.value} value={s.value}>
+                {s.label}
+              </option>
+            ))}
+          </select>
+        </div>
+        <DocField
+          label="Rolling friction"
+          path={`${BRIEF}.site.rollingFriction`}
+          hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
+        />
+        <DocField
+          label="Braking friction"
+          path={`${BRIEF}.site.brakingFriction`}
+          optional
+          hint="With brakes or on a skid; as rolling where empty. 0.3 to 0.5 braked, dry and hard; common practice."
+        />
+      </div>
+      <SiteSpread />
+    </section>
+  );
+}

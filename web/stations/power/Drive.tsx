@@ -1,0 +1,58 @@
+'use client';
+/** The drive: what it is made of beside what it does. */
+import { Button } from '@mantine/core';
+import type { PowerReport } from '@skiametra/core/views';
+import { StationFindings } from '../../parts/Findings';
+import { StatePicker } from '../../parts/StatePicker';
+import { Readings } from '../../parts/marks/Reading';
+import { ChainPicture } from './ChainPicture';
+import { Card } from './DriveCard';
+import { DriveCharts } from './drive/DriveCharts';
+import { DriveInputs } from './drive/DriveInputs';
+import type { Ghost } from './useGhost';
+
+export function Drive({
+  report,
+  ghost,
+  setGhost,
+}: {
+  report: PowerReport;
+  ghost: Ghost | null;
+  setGhost: (g: Ghost | null) => void;
+}) {
+  return (
+    <div className="station cols-power">
+      <div className="stack">
+        <DriveInputs />
+      </div>
+      <div className="stack gap8">
+        <ChainPicture report={report} />
+        <StationFindings of="power" />
+        <DriveCharts report={report} ghost={ghost} height={195} />
+        {ghost && (
+          <div className="dim note">
+            Ghost: {ghost.name}{' '}
+            <Button size="compact-xs" variant="subtle" onClick={() => setGhost(null)}>
+              Forget it
+            </Button>
+          </div>
+        )}
+      </div>
+      <div className="stack">
+        <Readings
+          title="Standing still, full throttle"
+          state="all"
+          ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']}
+        />
+        <div>
+          <StatePicker />
+        </div>
+        <Readings
+          title="In this state"
+          ids={['thrustToWeight', 'powerToWeight', 'lapSpeed', 'lapCurrent', 'endurance']}
+        />
+        <Card report={report} />
+      </div>
+    </div>
+  );
+}

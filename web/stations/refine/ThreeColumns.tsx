@@ -1,0 +1,126 @@
+'use client';
+/** Asked, predicted, measured: the gap of every number. */
+import { Button } from '@mantine/core';
+import { entryNamed, keyOf, quantityDef } from '@skiametra/core/assess';
+import { combine } from '@skiametra/core/trial';
+import {
+  formatMeasured,
+  formatQuantity,
+  formatValue,
+  type KindName,
+  type UnitSystem,
+} from '@skiametra/core/units';
+import { useState } from 'react';
+import { MarkLegend, ThreeMark } from '../../parts/marks/ThreeMark';
+import { saysSomething, type Marks, type Measured } from '../../parts/marks/marks';
+import { askedOf } from '../../parts/marks/useMarks';
+import { comparableTests, useWorkspace } from '../../parts/workspace/useWorkspace';
+
+/** Limits in words: at least, at most, or a range. */
+function askedText(asked: Marks['asked'], kind: KindName, units: UnitSystem): string {
+  if (!asked) return '';
+  const { min, max } = asked;
+  if (min !== null && max !== null)
+    return `${formatValue(min, kind, units)} to ${formatQuantity(max, kind, units)}`;
+  return min !== null
+    ? `≥ ${formatQuantity(min, kind, units)}`
+    : max !== null
+      ? `≤ ${formatQuantity(max, kind, units)}`
+      : '';
+}
+
+const measuredText = (m: Measured | null, kind: KindName, units: UnitSystem) =>
+  m ? formatMeasured(m.value, m.sigma, kind, units) : '';
+
+/** Every quantity that is asked or measured, with all three marks. */
+export function ThreeColumns() {
+  const ledger = useWorkspace((w) => w.ledger);
+  const brief = useWorkspace((w) => w.content.document.brief);
+  const design = useWorkspace((w) => w.content.document.design);
+  const content = useWorkspace((w) => w.content);
+  const versionId = useWorkspace((w) => w.versionId);
+  const units = useWorkspace((w) => w.units);
+  const setWhy = useWorkspace((w) => w.setWhy);
+  const [every, setEvery] = useState(false);
+  if (!ledger) return null;
+  const measured = comparableTests({ content, versionId, ledger }).flatMap((t) =>
+    t.body.measurements.filter((m) => !m.setAside),
+  );
+  const keys = new Set<string>(measured.map((m) => `${m.quantity}@${m.state}`));
+  for (const r of brief.requirements)
+    for (const s of r.state === 'all'
+      ? quantityDef(r.quantity)?.scope === 'all'
+        ? ['all']
+        : [design.states[0].id, design.states[design.states.length - 1].id]
+      : [r.state])
+      keys.add(`${r.quantity}@${s}`);
+  if (every) for (const e of ledger.entries) keys.add(keyOf(e));
+  const rows = [...keys].flatMap((k) => {
+    const [id, state] = k.split('@');
+    const def = quantityDef(id);
+    if (!def) return [];
+    const e = entryNamed(ledger, id, state);
+    const list = measured.filter((m) => m.quantity === id && m.state === state);
+    return [
+      {
+        k,
+        id,
+        state,
+        def,
+        marks: {
+          asked: askedOf(brief, id, state),
+          predicted: e ? { value: e.value, sigma: e.sigma } : null,
+          measured: list.length ? combine(list) : null,
+        },
+      },
+    ];
+  });
+  return (
+    <section className="block">
+      <h2>
+        Asked, predicted, measured{' '}
+        <span className="right">
+          <MarkLegend />
+        </span>
+      </h2>
+      <div className="scrollx high430 scrolls">
+        <table
+          className="sheet fixed small"
+
+          aria-label="Asked, predicted, measured"
+        >
+          <thead>
+            <tr>
+              <th>Quantity</th>
+              <th className="num w112">Asked</th>
+              <th className="num w122">Predicted</th>
+              <th className="num w130">Measured</th>
+              <th className="w90">On one scale</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ k, id, state, def, marks }) => (
+              <tr key={k} className="clickable" onClick={() => setWhy({ id, state })}>
+                <td>
+                  {def.name}{' '}
+                  <span className="dim tiny">{design.states.find((l) => l.id === state)?.name ?? ''}</span>
+                </td>
+                <td className="num">{askedText(marks.asked, def.kind, units)}</td>
+                <td className="num">{measuredText(marks.predicted, def.kind, units)}</td>
+                <td className="num measuredtext">{measuredText(marks.measured, def.kind, units)}</td>
+                <td>
+                  {saysSomething(marks) && (
+                    <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Button variant="subtle" onClick={() => setEvery(!every)}>
+        {every ? 'Only what is asked or measured' : 'Every quantity'}
+      </Button>
+    </section>
+  );
+}
