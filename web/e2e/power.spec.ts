@@ -34,9 +34,10 @@ test('a newcomer picks a drive, benches it, and the predictions move to what was
   for (let i = 1; i <= 2; i++) await rows.nth(i).getByRole('button', { name: 'Compare' }).click();
   const side = page.getByRole('table', { name: 'Combinations side by side' });
   await expect(side.getByRole('row', { name: /Ground run/ })).toContainText(/m.*m.*m/, { timeout: 20_000 });
-  await side.getByRole('button', { name: 'Ghost' }).first().click();
+  const beside = page.getByRole('region', { name: 'Side by side' });
+  await beside.getByRole('button', { name: 'Ghost' }).first().click();
   const run = await stripNumber(page, 'groundRun@tubes-8');
-  await side.getByRole('button', { name: 'Fit', exact: true }).first().click();
+  await beside.getByRole('button', { name: 'Fit', exact: true }).first().click();
   await expect.poll(() => stripNumber(page, 'groundRun@tubes-8'), { timeout: 15_000 }).not.toBe(run);
   expect(await stripNumber(page, 'groundRun@tubes-8')).toBeLessThan(20);
 

@@ -138,6 +138,14 @@ it('sorts by size, words with numbers in them by size, the unknown last either w
   expect(sorted([1, null, 3], true)).toEqual([3, 1, null]);
 });
 
+it('a tick is yes or no, and nothing else', () => {
+  const ticked: DocColumn[] = [{ key: 'vital', label: 'Vital', cell: { type: 'check' } }];
+  const said = (text: string) => placePasted([[text]], into({ columns: ticked, every: ticked }));
+  expect((listOf(said('x')) as DocRow[])[0]).toMatchObject({ vital: true });
+  expect((listOf(said('No')) as DocRow[])[0]).toMatchObject({ vital: false });
+  expect(listOf(said('perhaps'))).toMatch(/neither yes nor no/);
+});
+
 it('a total is of what is known, and of nothing it is not zero', () => {
   expect(totalOf([1, null, 2])).toBe(3);
   expect(totalOf([null, 'a'])).toBeNull();

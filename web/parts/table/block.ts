@@ -122,6 +122,7 @@ function laid(row: DocRow, column: DocColumn, text: string, into: PasteInto): Do
   const { cell, key } = column;
   if (cell.type === 'text') return setPath(row, key, text);
   if (cell.type === 'choice') return setPath(row, key, chosen(column, text));
+  if (cell.type === 'check') return setPath(row, key, isYes(column, text));
   const sub = cell.type === 'shown' ? (cell.paste?.sub(row) ?? null) : key;
   if (sub === null || (cell.type === 'shown' && text === '')) return row;
   if (text === '' && cell.type === 'quantity' && cell.optional)
@@ -139,6 +140,15 @@ function chosen({ label, cell }: DocColumn, text: string): string | undefined {
   if (found) return found.value || undefined;
   const all = options.map((o) => o.label).join(', ');
   throw new Refusal(`“${text.slice(0, 20)}” is none of ${label}: ${all}. Nothing was pasted.`);
+}
+
+const YES = ['yes', 'x', '1', 'true'];
+const NO = ['no', '', '0', 'false'];
+
+function isYes({ label }: DocColumn, text: string): boolean {
+  if (YES.includes(words(text))) return true;
+  if (NO.includes(words(text))) return false;
+  throw new Refusal(`“${text.slice(0, 20)}” for ${label} is neither yes nor no. Nothing was pasted.`);
 }
 
 /** The uppermost row of a block repeated in those below it; a column that takes nothing typed stays as it is. */

@@ -45,7 +45,7 @@ export interface DocColumn {
   /** the sum of the column stands below it, in a word where there is one */ readonly total?:
     boolean | undefined;
   readonly foot?: ReactNode;
-  readonly cell: TextCell | QuantityCell | ChoiceCell | ShownCell;
+  readonly cell: TextCell | QuantityCell | ChoiceCell | CheckCell | ShownCell;
 }
 export interface TextCell {
   readonly type: 'text';
@@ -59,6 +59,10 @@ export interface QuantityCell {
 export interface ChoiceCell {
   readonly type: 'choice';
   readonly options: readonly { readonly value: string; readonly label: string }[];
+}
+/** Yes or no. */
+export interface CheckCell {
+  readonly type: 'check';
 }
 export interface ShownCell {
   readonly type: 'shown';
@@ -91,6 +95,7 @@ export function valueIn(c: DocColumn, row: DocRow, index: number): CellValue {
     const sub = cell.paste?.sub(row) ?? null;
     return sub === null ? null : plain(getPath(row, sub));
   }
+  if (cell.type === 'check') return getPath(row, c.key) ? 'yes' : 'no';
   const value = plain(getPath(row, c.key));
   if (cell.type !== 'choice') return value;
   return cell.options.find((o) => o.value === String(value ?? ''))?.label ?? null;

@@ -7,6 +7,7 @@ import { DocField } from '../fields/DocField';
 import { TextCell } from '../fields/TextCell';
 import { useWorkspace } from '../workspace/useWorkspace';
 import { totalOf } from './block';
+import { CheckField } from './CheckField';
 import { ChoiceField } from './ChoiceField';
 import { copied, kindIn, unitOf, valueIn, type DocColumn, type DocRow, type GridColumn } from './columns';
 
@@ -61,6 +62,7 @@ function DocCell({ column, path, row, index }: CellProps) {
     name = `${label}, row ${index + 1}`;
   if (cell.type === 'shown') return cell.render(row, index);
   if (cell.type === 'text') return <TextCell label={name} path={at} />;
+  if (cell.type === 'check') return <CheckField label={name} path={at} value={Boolean(getPath(row, key))} />;
   if (cell.type === 'choice')
     return (
       <ChoiceField label={name} path={at} value={String(getPath(row, key) ?? '')} options={cell.options} />

@@ -17,9 +17,9 @@ import { useTab } from '../../parts/frame/useAddress';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { MassLedger } from './ledger/MassLedger';
 import { Payload } from './ledger/Payload';
-import { ChecksPanel } from './ChecksPanel';
+import { ChecksPanel } from './checks/ChecksPanel';
 import { GrowthPanel } from './GrowthPanel';
-import { StatesPanel } from './StatesPanel';
+import { StatesPanel } from './states/StatesPanel';
 import { WhatIfPanel } from './WhatIfPanel';
 import { StabilityCard } from './StabilityCard';
 

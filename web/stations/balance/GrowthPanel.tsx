@@ -6,6 +6,7 @@ import type { GrowthReport } from '@skiametra/core/views';
 import { useState } from 'react';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { Sentence } from '../../parts/Sentence';
+import { ShownTable, type ShownColumn } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
 
@@ -116,30 +117,22 @@ export function GrowthPanel() {
                 : []),
             ]}
           />
-          <table className="sheet" aria-label="Growth by group">
-            <thead>
-              <tr>
-                <th>Group</th>
-                <th className="num">Planned</th>
-                <th className="num">Weighed of it</th>
-                <th className="num">Growth</th>
-                <th className="num">Forecast</th>
-              </tr>
-            </thead>
-            <tbody>
-              {g.growth.groups.map((r) => (
-                <tr key={r.group}>
-                  <td>{r.group}</td>
-                  <td className="num">{formatValue(r.planned, 'mass', units)}</td>
-                  <td className="num">{r.weighed ? formatValue(r.weighed, 'mass', units) : '–'}</td>
-                  <td className="num">{r.factor === null ? '–' : r.factor.toFixed(2)}</td>
-                  <td className="num">{formatValue(r.forecast, 'mass', units)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <ShownTable
+            name="Growth by group"
+            rows={g.growth.groups}
+            rowKey={(r) => r.group}
+            columns={COLUMNS}
+          />
         </>
       )}
     </div>
   );
 }
+
+const COLUMNS: ShownColumn<GrowthReport['growth']['groups'][number]>[] = [
+  { key: 'group', label: 'Group', fixed: true, value: (r) => r.group },
+  { key: 'planned', label: 'Planned', kind: 'mass', value: (r) => r.planned },
+  { key: 'weighed', label: 'Weighed of it', kind: 'mass', value: (r) => r.weighed || null },
+  { key: 'growth', label: 'Growth', kind: 'ratio', value: (r) => r.factor },
+  { key: 'forecast', label: 'Forecast', kind: 'mass', value: (r) => r.forecast },
+];

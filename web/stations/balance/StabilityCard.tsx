@@ -4,6 +4,7 @@ import { Sentence } from '../../parts/Sentence';
 import type { LayoutReport } from '@skiametra/core/views';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
+import { ShownTable, type ShownColumn } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const SIGN = { stop: '✕', look: '!', fine: '✓' } as const;
@@ -17,23 +18,6 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
   const tailless = useWorkspace(
     (w) => !w.content.document.design.surfaces.some((s) => s.role === 'tail' || s.role === 'canard'),
   );
-  const d = report.derivatives;
-  const rows: [string, string, number][] = [
-    ['CLα', 'lift slope', d.CLalpha],
-    ['Cmα', 'pitch stiffness', d.Cmalpha],
-    ['Cmq', 'pitch damping', d.Cmq],
-    ['Cmδ', 'elevator power', d.Cmelevator],
-    ['CYβ', 'side force', d.CYbeta],
-    ['Clβ', 'dihedral effect', d.Clbeta],
-    ['Cnβ', 'weathercock', d.Cnbeta],
-    ['Clp', 'roll damping', d.Clp],
-    ['Cnp', 'yaw from roll', d.Cnp],
-    ['Clr', 'roll from yaw', d.Clr],
-    ['Cnr', 'yaw damping', d.Cnr],
-    ['Clδ', 'aileron power', d.Claileron],
-    ['Cnδa', 'adverse yaw', d.Cnaileron],
-    ['Cnδr', 'rudder power', d.Cnrudder],
-  ];
   const control =
     report.trim.control === 'none'
       ? 'It has no pitch control'
@@ -54,22 +38,7 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
             : ''}
         </div>
         {report.handling.map((h) => (
-          <div key={h.id} className={`${`finding ${h.judgement}`} pad4`}>
-            <span
-              className="sev"
-              aria-hidden="true"
-              style={h.judgement === 'fine' ? { color: 'var(--fine)' } : undefined}
-            >
-              {SIGN[h.judgement]}
-            </span>
-            <div style={{ flex: 1, display: 'grid', gridTemplateColumns: '190px minmax(0, 1fr)', gap: 10 }}>
-              <div>
-                <b>{h.name}</b>
-                <div className="num dim tiny">{h.figure}</div>
-              </div>
-              <div>{h.words}</div>
-            </div>
-          </div>
+          <Judged key={h.id} handling={h} />
         ))}
       </section>
       <div className="cols cols-stabilitycard">
@@ -85,19 +54,7 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
             { name: 'trimmed', x: [report.trim.alpha], y: [0], look: 'predicted', marks: true },
           ]}
         />
-        <details open>
-          <summary className="dim clickable note">Derivatives about the CG, per rad</summary>
-          <div className="columns2 small">
-            {rows.map(([k, n, v]) => (
-              <div key={k} className="line apart whole">
-                <span title={n}>
-                  {k} <span className="dim">{n}</span>
-                </span>
-                <span className="num">{v.toFixed(3)}</span>
-              </div>
-            ))}
-          </div>
-        </details>
+        <Derivatives of={report.derivatives} />
       </div>
       {report.thrust && (
         <section className="block">
@@ -114,31 +71,94 @@ export function StabilityCard({ report }: { report: LayoutReport }) {
             full throw at the greatest level speed, a factor of 2 on the moment
           </span>
         </h2>
-        <table className="sheet">
-          <thead>
-            <tr>
-              <th>Control</th>
-              <th className="num">Area [dm²]</th>
-              <th className="num">Hinge moment [N·m]</th>
-              <th className="num">Asks of the servo [kg·cm]</th>
-              <th className="num">Servo has</th>
-            </tr>
-          </thead>
-          <tbody>
-            {report.controls.map((c) => (
-              <tr key={`${c.surface}${c.control}`}>
-                <td>{c.name}</td>
-                <td className="num">{formatValue(c.area, 'area', units)}</td>
-                <td className="num">{c.torque.toFixed(3)}</td>
-                <td className="num">{c.askedKgCm.toFixed(1)}</td>
-                <td className={`num ${c.margin !== null && c.margin < 1 ? 'stoptext' : ''}`}>
-                  {c.margin === null ? '–' : `×${c.margin.toFixed(1)}`}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <ShownTable
+          name="Controls and servos"
+          rows={report.controls}
+          rowKey={(c) => `${c.surface}${c.control}`}
+          columns={CONTROLS}
+        />
       </section>
     </div>
   );
 }
+
+function Judged({ handling: h }: { handling: LayoutReport['handling'][number] }) {
+  return (
+    <div className={`finding ${h.judgement} pad4`}>
+      <span className={h.judgement === 'fine' ? 'sev finetext' : 'sev'} aria-hidden="true">
+        {SIGN[h.judgement]}
+      </span>
+      <div className="judged">
+        <div>
+          <b>{h.name}</b>
+          <div className="num dim tiny">{h.figure}</div>
+        </div>
+        <div>{h.words}</div>
+      </div>
+    </div>
+  );
+}
+
+type Derivatives = LayoutReport['derivatives'];
+
+/** Symbols beside their plain names. */
+const NAMES: readonly [string, string, keyof Derivatives][] = [
+  ['lift slope', 'CLα', 'CLalpha'],
+  ['pitch stiffness', 'Cmα', 'Cmalpha'],
+  ['pitch damping', 'Cmq', 'Cmq'],
+  ['elevator power', 'Cmδ', 'Cmelevator'],
+  ['side force', 'CYβ', 'CYbeta'],
+  ['dihedral effect', 'Clβ', 'Clbeta'],
+  ['yaw stiffness', 'Cnβ', 'Cnbeta'],
+  ['roll damping', 'Clp', 'Clp'],
+  ['yaw from roll', 'Cnp', 'Cnp'],
+  ['roll from yaw', 'Clr', 'Clr'],
+  ['yaw damping', 'Cnr', 'Cnr'],
+  ['aileron power', 'Clδ', 'Claileron'],
+  ['adverse yaw', 'Cnδa', 'Cnaileron'],
+  ['rudder power', 'Cnδr', 'Cnrudder'],
+];
+
+function Derivatives({ of }: { of: Derivatives }) {
+  const units = useWorkspace((w) => w.units);
+  return (
+    <details open>
+      <summary className="dim clickable note">Derivatives about the CG, per rad</summary>
+      <div className="columns2 small">
+        {NAMES.map(([name, symbol, key]) => (
+          <div key={key} className="line apart whole">
+            <span>
+              {name} <span className="dim">{symbol}</span>
+            </span>
+            <span className="num">{formatValue(of[key], 'perRad', units)}</span>
+          </div>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+const CONTROLS: ShownColumn<LayoutReport['controls'][number]>[] = [
+  { key: 'name', label: 'Control', fixed: true, value: (c) => c.name },
+  { key: 'area', label: 'Area', kind: 'area', value: (c) => c.area },
+  { key: 'torque', label: 'Hinge moment', kind: 'moment', value: (c) => c.torque },
+  {
+    key: 'asked',
+    label: 'Asks of the servo [kg·cm]',
+    hint: 'As servos are sold: kilograms at one centimetre',
+    numeric: true,
+    value: (c) => c.askedKgCm,
+    render: (c) => c.askedKgCm.toFixed(1),
+  },
+  {
+    key: 'margin',
+    label: 'Servo has',
+    numeric: true,
+    value: (c) => c.margin,
+    render: (c) => (
+      <span className={c.margin !== null && c.margin < 1 ? 'stoptext' : undefined}>
+        {c.margin === null ? '–' : `×${c.margin.toFixed(1)}`}
+      </span>
+    ),
+  },
+];

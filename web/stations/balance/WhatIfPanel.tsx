@@ -1,16 +1,16 @@
 'use client';
 /** What a lighter battery, another propeller or a longer nose does to every state; and what would be needed. */
 import { DESIGN } from '../../parts/paths';
-import { Button } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { entryOf } from '@skiametra/core/assess';
 import { itemMass, massForCg, placeForCg, standsWherePut, whatIf } from '@skiametra/core/mass';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
 import { useState } from 'react';
 import { QuantityField } from '../../parts/fields/QuantityField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { pct } from './saidAs';
+import { ShownTable, type ShownColumn } from '../../parts/table';
+import type { Item } from '@skiametra/core/design';
 
-/** What a lighter battery, another propeller or a longer nose does to every state; and what would be needed. */
 export function WhatIfPanel() {
   const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
@@ -30,30 +30,18 @@ export function WhatIfPanel() {
   const rows = whatIf(design, { masses: { [item]: mass ?? now }, longerNose: nose });
   const place = placeForCg(design, item, loading, np - margin * mac),
     need = massForCg(design, item, loading, np - margin * mac);
-  const inside =
-    chosen.movable && place !== null && place >= chosen.movable.from && place <= chosen.movable.to;
   return (
     <div className="stack gap12">
-      <div className="fields" style={{ gridTemplateColumns: '1.4fr 1fr 1fr 1fr' }}>
-        <div className="qf">
-          <label htmlFor="move-item">Item</label>
-          <select
-            id="move-item"
-            className="cell plaininput"
-            value={item}
-
-            onChange={(e) => {
-              setItem(e.target.value);
-              setMass(null);
-            }}
-          >
-            {swaps.map((i) => (
-              <option key={i.id} value={i.id}>
-                {i.name}
-              </option>
-            ))}
-          </select>
-        </div>
+      <div className="fields four">
+        <NativeSelect
+          label="Item"
+          value={item}
+          data={swaps.map((i) => ({ value: i.id, label: i.name }))}
+          onChange={(e) => {
+            setItem(e.currentTarget.value);
+            setMass(null);
+          }}
+        />
         <QuantityField
           label="weighs"
           value={mass ?? now}
@@ -85,36 +73,7 @@ export function WhatIfPanel() {
         />
       </div>
       <div>
-        {place !== null && (
-          <>
-            {chosen.name} to <b className="num">{formatQuantity(place, 'length', units)}</b> from the nose,{' '}
-            {formatQuantity(Math.abs(place - chosen.x), 'length', units)}{' '}
-            {place < chosen.x ? 'forward' : 'aft'} of where it is, for{' '}
-            {design.states.find((l) => l.id === loading)?.name}.{' '}
-            {inside ? (
-              <Button
-                size="compact-xs"
-                variant="light"
-                onClick={() =>
-                  edit({
-                    type: 'set',
-                    path: `${DESIGN}.items.${item}.x`,
-                    value: Math.round(place * 2000) / 2000,
-                  })
-                }
-              >
-                Put it there
-              </Button>
-            ) : chosen.movable ? (
-              <span className="stoptext">
-                That is outside its range of {formatQuantity(chosen.movable.from, 'length', units)} to{' '}
-                {formatQuantity(chosen.movable.to, 'length', units)}.
-              </span>
-            ) : (
-              <span className="dim">It is not marked as movable.</span>
-            )}{' '}
-          </>
-        )}
+        {place !== null && <PlaceWords item={chosen} place={place} />}{' '}
         {need !== null && (
           <>
             Or left where it is and <b className="num">{formatQuantity(need, 'mass', units)}</b> heavy: a swap
@@ -122,35 +81,7 @@ export function WhatIfPanel() {
           </>
         )}
       </div>
-      <table className="sheet" aria-label="What if">
-        <thead>
-          <tr>
-            <th>State</th>
-            <th className="num">Mass</th>
-            <th className="num">CG now</th>
-            <th className="num">CG then</th>
-            <th className="num">Margin then</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) => {
-            const m = (np - r.x) / mac;
-            return (
-              <tr key={r.loading}>
-                <td>{design.states.find((l) => l.id === r.loading)?.name}</td>
-                <td className="num">{formatValue(r.mass, 'allUpMass', units)}</td>
-                <td className="num">{formatValue(r.before, 'length', units)}</td>
-                <td className="num">{formatValue(r.x, 'length', units)}</td>
-                <td
-                  className={`num ${m < design.flight.marginMin || m > design.flight.marginMax ? 'stoptext' : ''}`}
-                >
-                  {pct(m)}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <WhatIfTable rows={rows} margin={(x) => (np - x) / mac} />
       {mass !== null && mass !== now && (
         <Button
           size="xs"
@@ -166,4 +97,69 @@ export function WhatIfPanel() {
       )}
     </div>
   );
+}
+
+/** Where an item has to go, and whether it can. */
+function PlaceWords({ item, place }: { item: Item; place: number }) {
+  const units = useWorkspace((w) => w.units);
+  const edit = useWorkspace((w) => w.edit);
+  const state = useWorkspace((w) => w.content.document.design.states.find((l) => l.id === w.loading)?.name);
+  const said = (x: number) => formatQuantity(x, 'length', units);
+  const { movable } = item;
+  const put = () =>
+    edit({
+      type: 'set',
+      path: `${DESIGN}.items.${item.id}.x`,
+      value: Math.round(place / HALF_MILLIMETRE) * HALF_MILLIMETRE,
+    });
+  return (
+    <>
+      {item.name} to <b className="num">{said(place)}</b> from the nose, {said(Math.abs(place - item.x))}{' '}
+      {place < item.x ? 'forward' : 'aft'} of where it is, for {state}.{' '}
+      {!movable && <span className="dim">It is not marked as movable.</span>}
+      {movable && place >= movable.from && place <= movable.to && (
+        <Button size="compact-xs" variant="light" onClick={put}>
+          Put it there
+        </Button>
+      )}
+      {movable && !(place >= movable.from && place <= movable.to) && (
+        <span className="stoptext">
+          That is outside its range of {said(movable.from)} to {said(movable.to)}.
+        </span>
+      )}
+    </>
+  );
+}
+/** No nearer is a battery put by hand [m]. */
+const HALF_MILLIMETRE = 0.0005;
+
+type Row = ReturnType<typeof whatIf>[number];
+
+function WhatIfTable({ rows, margin }: { rows: Row[]; margin: (x: number) => number }) {
+  const { states, flight } = useWorkspace((w) => w.content.document.design);
+  const units = useWorkspace((w) => w.units);
+  const allowed = (m: number) => m >= flight.marginMin && m <= flight.marginMax;
+  const columns: ShownColumn<Row>[] = [
+    {
+      key: 'name',
+      label: 'State',
+      fixed: true,
+      value: (r) => states.find((l) => l.id === r.loading)?.name ?? null,
+    },
+    { key: 'mass', label: 'Mass', kind: 'allUpMass', value: (r) => r.mass },
+    { key: 'now', label: 'CG now', kind: 'length', value: (r) => r.before },
+    { key: 'then', label: 'CG then', kind: 'length', value: (r) => r.x },
+    {
+      key: 'margin',
+      label: 'Margin then',
+      kind: 'percent',
+      value: (r) => margin(r.x),
+      render: (r) => (
+        <span className={allowed(margin(r.x)) ? undefined : 'stoptext'}>
+          {formatValue(margin(r.x), 'percent', units)}
+        </span>
+      ),
+    },
+  ];
+  return <ShownTable name="What if" rows={rows} rowKey={(r) => r.loading} columns={columns} />;
 }

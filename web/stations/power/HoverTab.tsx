@@ -1,10 +1,18 @@
 'use client';
 /** Lift motors: hover, what one weak motor leaves, the change to the wing, and what the rotors cost in cruise. */
 import { Sentence } from '../../parts/Sentence';
-import { drivesOf, hovers, withLift, withoutLift } from '@skiametra/core/design';
+import {
+  drivesOf,
+  hovers,
+  withLift,
+  withoutLift,
+  type Design,
+  type Powertrain,
+} from '@skiametra/core/design';
 import { Button, NativeSelect } from '@mantine/core';
-import type { PowerReport } from '@skiametra/core/views';
-import { formatNumber, formatQuantity } from '@skiametra/core/units';
+import type { HoverReport, PowerReport } from '@skiametra/core/views';
+import type { HoverPoint } from '@skiametra/core/power';
+import { formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
@@ -14,12 +22,13 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { BladeFields } from './drive/PropellerFields';
 import { MotorFields } from './drive/MotorFields';
 import { useDrive } from './useDrive';
+import { WhereWattsGo } from './hover/WhereWattsGo';
 
 export function HoverTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
-  const units = useWorkspace((w) => w.units);
+  
   const loading = useWorkspace((w) => w.loading);
-  const edit = useWorkspace((w) => w.edit);
+  
   const { power, apply } = useDrive(),
     { lift, motor, esc } = power,
     L = `document.design.drives.${drivesOf(design).lift?.id}`;
@@ -55,137 +64,17 @@ export function HoverTab({ report }: { report: PowerReport }) {
     <div className="station cols-hovertab">
       <div className="stack">
         {lift ? (
-          <>
-            <section className="block">
-              <h2>Lift motor, {h.rotors} of them</h2>
-              <MotorFields at={`${L}.motor`} />
-            </section>
-            <section className="block">
-              <h2>Lift rotor</h2>
-              <BladeFields at={`${L}.propeller`} />
-            </section>
-            <section className="block">
-              <h2>Controller</h2>
-              <div className="fields">
-                <DocField label="Resistance" path={`${L}.controller.resistance`} />
-                <DocField label="Largest current" path={`${L}.controller.maxCurrent`} />
-              </div>
-              <NativeSelect
-                mt={8}
-                label="The stick commands"
-                value={lift.law}
-                onChange={(e) => edit({ type: 'set', path: `${L}.law`, value: e.currentTarget.value })}
-                data={[
-                  { value: 'duty', label: 'duty of the controller' },
-                  { value: 'thrust', label: 'thrust, square law taken out' },
-                ]}
-              />
-            </section>
-            <div>
-              <Button
-                size="compact-xs"
-                variant="subtle"
-                onClick={() => apply(withoutLift(design), 'Lift motors taken out')}
-              >
-                Take the lift motors out
-              </Button>
-            </div>
-          </>
+          <LiftInputs h={h} L={L} lift={lift} apply={apply} />
         ) : (
           <p>The shafts of the drive tilt up: it hovers on its own motors.</p>
         )}
       </div>
       <div className="stack">
-        <section className="block" aria-label="Hover in words">
-          <h2>Hover in {state?.name ?? loading}</h2>
-          <StationFindings of="power" />
-          {h.sentences.map((s) => (
-            <p key={s.code} className="below4">
-              <Sentence of={s} />
-            </p>
-          ))}
-          <table className="sheet" aria-label="Hover">
-            <tbody>
-              <tr>
-                <td>Power by momentum alone</td>
-                <td className="num">{formatQuantity(p.ideal, 'power', units)}</td>
-                <td className="dim">{formatNumber(p.discLoading, 3)} N/m² on the discs</td>
-              </tr>
-              <tr>
-                <td>On the shafts</td>
-                <td className="num">{formatQuantity(p.shaft, 'power', units)}</td>
-                <td className="dim">figure of merit {p.figureOfMerit.toFixed(2)}</td>
-              </tr>
-              <tr>
-                <td>From the pack</td>
-                <td className="num">{formatQuantity(p.electric, 'power', units)}</td>
-                <td className="dim">
-                  {(100 * p.overall).toFixed(0)} % overall, {formatNumber(p.gramsPerWatt, 3)} g/W
-                </td>
-              </tr>
-              <tr>
-                <td>Stick in hover</td>
-                <td className="num">{(100 * p.throttle).toFixed(0)} %</td>
-                <td className="dim">{(100 * p.thrustShare).toFixed(0)} % of the thrust there is</td>
-              </tr>
-              <tr>
-                <td>Each motor</td>
-                <td className="num">{formatQuantity(p.point.motorCurrent, 'current', units)}</td>
-                <td className="dim">{formatQuantity(p.point.omega, 'rotation', units)}</td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
+        <HoverWords state={state} h={h} p={p} />
         {h.transition && h.transition.rows.length > 1 && (
-          <ChartFrame
-            title={`From rotors to wing: change over above ${formatQuantity(h.changeSpeed, 'speed', units)}`}
-            height={230}
-            xName="Airspeed"
-            xKind="speed"
-            yName="Power from the pack"
-            yKind="power"
-            yFromZero
-            series={[
-              {
-                name: 'changing over, full cruise throttle',
-                x: h.transition.rows.map((r) => r.speed),
-                y: h.transition.rows.map((r) => r.power),
-                look: 'predicted',
-              },
-              { name: 'hover', x: [0, h.changeSpeed], y: [p.electric, p.electric], look: 'ghost' },
-            ]}
-          />
+          <ChangeOver changeSpeed={h.changeSpeed} transition={h.transition} hover={p.electric} />
         )}
-        {h.compare && (
-          <section className="block" aria-label="Wing or rotors">
-            <h2>
-              The same {formatQuantity(h.compare.distance, 'distance', units)} at{' '}
-              {formatQuantity(h.compare.speed, 'speed', units)}
-            </h2>
-            {(
-              [
-                ['On the wing, both changes in', h.compare.wing],
-                ['On the rotors all the way', h.compare.rotors],
-                ['of the wing’s: carrying what does not turn', h.compare.unused],
-              ] as const
-            ).map(([n, e]) => (
-              <div key={n} className="note">
-                <div className="line">
-                  <span>{n}</span>
-                  <span className="num atend">{formatQuantity(e, 'energy', units)}</span>
-                </div>
-                <div
-                  style={{
-                    height: 5,
-                    width: `${(100 * e) / Math.max(h.compare!.wing, h.compare!.rotors)}%`,
-                    background: 'var(--predicted-soft)',
-                    borderRight: '2px solid var(--predicted)',
-                  }}
-                />
-              </div>
-            ))}
-          </section>
-        )}
+        {h.compare && <WingOrRotors compare={h.compare} />}
       </div>
       <div className="stack">
         <div>
@@ -205,5 +94,142 @@ export function HoverTab({ report }: { report: PowerReport }) {
         <Readings title="On the wing" ids={['stallSpeed', 'lapSpeed', 'lapCurrent', 'endurance']} />
       </div>
     </div>
+  );
+}
+
+/** Lift motor, rotor and controller. */
+interface LiftInputsProps {
+  h: HoverReport;
+  L: string;
+  lift: NonNullable<Powertrain['lift']>;
+  apply: ReturnType<typeof useDrive>['apply'];
+}
+function LiftInputs({ h, L, lift, apply }: LiftInputsProps) {
+  const edit = useWorkspace((w) => w.edit);
+  const design = useWorkspace((w) => w.content.document.design);
+  return (
+    <>
+      <section className="block">
+        <h2>Lift motor, {h.rotors} of them</h2>
+        <MotorFields at={`${L}.motor`} />
+      </section>
+      <section className="block">
+        <h2>Lift rotor</h2>
+        <BladeFields at={`${L}.propeller`} />
+      </section>
+      <section className="block">
+        <h2>Controller</h2>
+        <div className="fields">
+          <DocField label="Resistance" path={`${L}.controller.resistance`} />
+          <DocField label="Largest current" path={`${L}.controller.maxCurrent`} />
+        </div>
+        <NativeSelect
+          mt={8}
+          label="The stick commands"
+          value={lift.law}
+          onChange={(e) => edit({ type: 'set', path: `${L}.law`, value: e.currentTarget.value })}
+          data={[
+            { value: 'duty', label: 'duty of the controller' },
+            { value: 'thrust', label: 'thrust, square law taken out' },
+          ]}
+        />
+      </section>
+      <div>
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          onClick={() => apply(withoutLift(design), 'Lift motors taken out')}
+        >
+          Take the lift motors out
+        </Button>
+      </div>
+    </>
+  );
+}
+
+/** What hovering takes. */
+interface HoverWordsProps {
+  state: Design['states'][number] | undefined;
+  h: HoverReport;
+  p: HoverPoint;
+}
+function HoverWords({ state, h, p }: HoverWordsProps) {
+  const loading = useWorkspace((w) => w.loading);
+  
+  return (
+    <section className="block" aria-label="Hover in words">
+      <h2>Hover in {state?.name ?? loading}</h2>
+      <StationFindings of="power" />
+      {h.sentences.map((s) => (
+        <p key={s.code} className="below4">
+          <Sentence of={s} />
+        </p>
+      ))}
+      <WhereWattsGo point={p} />
+    </section>
+  );
+}
+
+/** Power from the rotors to the wing. */
+interface ChangeOverProps {
+  changeSpeed: number;
+  transition: NonNullable<HoverReport['transition']>;
+  hover: number;
+}
+function ChangeOver({ changeSpeed, transition, hover }: ChangeOverProps) {
+  const units = useWorkspace((w) => w.units);
+  return (
+    <ChartFrame
+      title={`From rotors to wing: change over above ${formatQuantity(changeSpeed, 'speed', units)}`}
+      height={230}
+      xName="Airspeed"
+      xKind="speed"
+      yName="Power from the pack"
+      yKind="power"
+      yFromZero
+      series={[
+        {
+          name: 'changing over, full cruise throttle',
+          x: transition.rows.map((r) => r.speed),
+          y: transition.rows.map((r) => r.power),
+          look: 'predicted',
+        },
+        { name: 'hover', x: [0, changeSpeed], y: [hover, hover], look: 'ghost' },
+      ]}
+    />
+  );
+}
+
+/** The same way on the wing and on the rotors. */
+interface WingOrRotorsProps {
+  compare: NonNullable<HoverReport['compare']>;
+}
+function WingOrRotors({ compare }: WingOrRotorsProps) {
+  const units = useWorkspace((w) => w.units);
+  return (
+    <section className="block" aria-label="Wing or rotors">
+      <h2>
+        The same {formatQuantity(compare.distance, 'distance', units)} at{' '}
+        {formatQuantity(compare.speed, 'speed', units)}
+      </h2>
+      {(
+        [
+          ['On the wing, both changes in', compare.wing],
+          ['On the rotors all the way', compare.rotors],
+          ['of the wing’s: carrying what does not turn', compare.unused],
+        ] as const
+      ).map(([n, e]) => (
+        <div key={n} className="note">
+          <div className="line">
+            <span>{n}</span>
+            <span className="num atend">{formatQuantity(e, 'energy', units)}</span>
+          </div>
+          <div
+            className="share"
+            style={{ width: `${(100 * e) / Math.max(compare.wing, compare.rotors)}%` }}
+          />
+        </div>
+      ))}
+    </section>
   );
 }

@@ -78,8 +78,8 @@ export function Power() {
         </p>
       ) : tab === 'drive' ? (
         <Drive report={ready} ghost={ghost} setGhost={setGhost} />
-      ) : tab === 'choose' ? (
-        <MatchTab report={ready} ghost={ghost} setGhost={setGhost} />
+      ) : tab === 'choose' && ready.match ? (
+        <MatchTab match={ready.match} ghost={ghost} setGhost={setGhost} />
       ) : tab === 'energy' ? (
         <EnergyTab report={ready} />
       ) : tab === 'supply' ? (

@@ -2,10 +2,11 @@
 /** Solar cells: strings in the controller's window, one day of light, load and pack. */
 import { SOLAR } from '../../parts/paths';
 import { sentence } from '@skiametra/core/words';
-import { powertrainOf } from '@skiametra/core/design';
+import { powertrainOf, type Powertrain } from '@skiametra/core/design';
 import { Button, NativeSelect, TextInput } from '@mantine/core';
+import type { SolarArray, SolarDay } from '@skiametra/core/power';
 import type { PowerReport } from '@skiametra/core/views';
-import { formatQuantity } from '@skiametra/core/units';
+import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
 import { StatePicker } from '../../parts/StatePicker';
 import { DocField, IntField } from '../../parts/fields/DocField';
@@ -57,7 +58,169 @@ export function SunTab({ report }: { report: PowerReport }) {
   const { array, day, load } = report.solar,
     x = day.rows.map((r) => r.time);
   const wingArea = array.area;
-  const words = [
+  const words = sunWords(report.solar, units);
+  return (
+    <div className="station cols-suntab">
+      <CellFields solar={solar} />
+      <SunCharts x={x} day={day} load={load} />
+      <SunWords words={words} array={array} wingArea={wingArea} day={day} />
+    </div>
+  );
+}
+
+/** Cells, controller, place and day. */
+interface CellFieldsProps {
+  solar: NonNullable<Powertrain['solar']>;
+}
+function CellFields({ solar }: CellFieldsProps) {
+  const edit = useWorkspace((w) => w.edit);
+  return (
+    <div className="stack">
+      <section className="block">
+        <h2>Cells</h2>
+        <div className="fields">
+          <IntField label="In a string" path={`${SOLAR}.series`} />
+          <IntField label="Strings" path={`${SOLAR}.strings`} />
+          <DocField label="Area of one" path={`${SOLAR}.cell.area`} />
+          <DocField label="Mass of one" path={`${SOLAR}.cell.mass`} />
+          <DocField label="Efficiency" path={`${SOLAR}.cell.efficiency`} />
+          <DocField label="Volts at work" path={`${SOLAR}.cell.workVolts`} />
+          <DocField label="Volts open" path={`${SOLAR}.cell.openVolts`} />
+          <DocField label="Change per kelvin" path={`${SOLAR}.cell.temperatureCoefficient`} />
+        </div>
+      </section>
+      <section className="block">
+        <h2>Charge controller</h2>
+        <div className="fields">
+          <DocField label="Starts at" path={`${SOLAR}.controller.minVolts`} />
+          <DocField label="Stands" path={`${SOLAR}.controller.maxVolts`} />
+          <DocField label="Efficiency" path={`${SOLAR}.controller.efficiency`} />
+          <NativeSelect
+            label="Kind"
+            value={solar.controller.kind}
+            onChange={(e) =>
+              edit({ type: 'set', path: `${SOLAR}.controller.kind`, value: e.currentTarget.value })
+            }
+            data={['boost', 'buck', 'direct']}
+          />
+        </div>
+      </section>
+      <section className="block">
+        <h2>Where and when</h2>
+        <div className="fields">
+          <DocField label="North" path={`${SOLAR}.latitude`} />
+          <DocField label="East" path={`${SOLAR}.longitude`} />
+          <TextInput
+            label="Date"
+            type="date"
+            value={solar.date}
+            onChange={(e) => {
+              if (e.currentTarget.value)
+                edit({ type: 'set', path: `${SOLAR}.date`, value: e.currentTarget.value });
+            }}
+          />
+          <DocField label="Light through haze" path={`${SOLAR}.clarity`} />
+          <DocField label="Cells over the air, K" path={`${SOLAR}.warming`} />
+        </div>
+      </section>
+      <div>
+        <Button
+          size="compact-xs"
+          variant="subtle"
+          onClick={() => edit({ type: 'set', path: SOLAR, value: undefined })}
+        >
+          Take the cells off
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** Power and charge through the day. */
+interface SunChartsProps {
+  x: number[];
+  day: SolarDay;
+  load: number;
+}
+function SunCharts({ x, day, load }: SunChartsProps) {
+  return (
+    <div className="stack">
+      <ChartFrame
+        title="Power of the cells and of level flight through the day"
+        height={235}
+        xName="Local solar time"
+        xKind="clock"
+        yName="Power"
+        yKind="power"
+        yFromZero
+        series={[
+          { name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' },
+          { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' },
+        ]}
+      />
+      <ChartFrame
+        title={`Charge in the pack, launched at ${clock(day.launchTime)}`}
+        height={170}
+        xName="Local solar time"
+        xKind="clock"
+        yName="Pack"
+        yKind="energy"
+        yFromZero
+        series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]}
+      />
+    </div>
+  );
+}
+
+/** The day in words, the array in numbers. */
+interface SunWordsProps {
+  words: string[];
+  array: SolarArray;
+  wingArea: number;
+  day: SolarDay;
+}
+function SunWords({ words, array, wingArea, day }: SunWordsProps) {
+  const units = useWorkspace((w) => w.units);
+  return (
+    <div className="stack">
+      <div>
+        <StatePicker />
+      </div>
+      <section className="block" aria-label="The day in words">
+        <h2>The day in words</h2>
+        {words.map((w, i) => (
+          <p key={w} className={`below8 ${i === 0 && !array.starts ? 'stoptext' : ''}`}>
+            {w}
+          </p>
+        ))}
+      </section>
+      <section className="block">
+        <h2>Array</h2>
+        {(
+          [
+            ['Cells', String(array.cells)],
+            ['Wing area they take', formatQuantity(wingArea, 'area', units)],
+            ['Mass', formatQuantity(array.mass, 'mass', units)],
+            ['At full sun, 25 °C', formatQuantity(array.peak, 'power', units)],
+            ['Current', formatQuantity(array.current, 'current', units)],
+            ['Harvest of the day', formatQuantity(day.harvest, 'energy', units)],
+            ['Used by a day aloft', formatQuantity(day.used, 'energy', units)],
+          ] as const
+        ).map(([n, v]) => (
+          <div key={n} className="line apart note">
+            <span className="dim">{n}</span>
+            <span className="num">{v}</span>
+          </div>
+        ))}
+      </section>
+    </div>
+  );
+}
+
+/** What the day comes to, in sentences. */
+function sunWords(sun: NonNullable<PowerReport['solar']>, units: UnitSystem): string[] {
+  const { array, day, load } = sun;
+  return [
     sentence(array.said, units),
     day.leastLight === null
       ? `Level flight takes ${formatQuantity(load, 'power', units)}; the cells give ${formatQuantity(day.best, 'power', units)} at best and never carry it alone.`
@@ -74,123 +237,4 @@ export function SunTab({ report }: { report: PowerReport }) {
       ? `With nothing drawn the cells refill the pack in ${formatQuantity(day.refill, 'clock', units)}.`
       : 'In one day the cells do not refill the pack.',
   ];
-  return (
-    <div className="station cols-suntab">
-      <div className="stack">
-        <section className="block">
-          <h2>Cells</h2>
-          <div className="fields">
-            <IntField label="In a string" path={`${SOLAR}.series`} />
-            <IntField label="Strings" path={`${SOLAR}.strings`} />
-            <DocField label="Area of one" path={`${SOLAR}.cell.area`} />
-            <DocField label="Mass of one" path={`${SOLAR}.cell.mass`} />
-            <DocField label="Efficiency" path={`${SOLAR}.cell.efficiency`} />
-            <DocField label="Volts at work" path={`${SOLAR}.cell.workVolts`} />
-            <DocField label="Volts open" path={`${SOLAR}.cell.openVolts`} />
-            <DocField label="Change per kelvin" path={`${SOLAR}.cell.temperatureCoefficient`} />
-          </div>
-        </section>
-        <section className="block">
-          <h2>Charge controller</h2>
-          <div className="fields">
-            <DocField label="Starts at" path={`${SOLAR}.controller.minVolts`} />
-            <DocField label="Stands" path={`${SOLAR}.controller.maxVolts`} />
-            <DocField label="Efficiency" path={`${SOLAR}.controller.efficiency`} />
-            <NativeSelect
-              label="Kind"
-              value={solar.controller.kind}
-              onChange={(e) =>
-                edit({ type: 'set', path: `${SOLAR}.controller.kind`, value: e.currentTarget.value })
-              }
-              data={['boost', 'buck', 'direct']}
-            />
-          </div>
-        </section>
-        <section className="block">
-          <h2>Where and when</h2>
-          <div className="fields">
-            <DocField label="North" path={`${SOLAR}.latitude`} />
-            <DocField label="East" path={`${SOLAR}.longitude`} />
-            <TextInput
-              label="Date"
-              type="date"
-              value={solar.date}
-              onChange={(e) => {
-                if (e.currentTarget.value)
-                  edit({ type: 'set', path: `${SOLAR}.date`, value: e.currentTarget.value });
-              }}
-            />
-            <DocField label="Light through haze" path={`${SOLAR}.clarity`} />
-            <DocField label="Cells over the air, K" path={`${SOLAR}.warming`} />
-          </div>
-        </section>
-        <div>
-          <Button
-            size="compact-xs"
-            variant="subtle"
-            onClick={() => edit({ type: 'set', path: SOLAR, value: undefined })}
-          >
-            Take the cells off
-          </Button>
-        </div>
-      </div>
-      <div className="stack">
-        <ChartFrame
-          title="Power of the cells and of level flight through the day"
-          height={235}
-          xName="Local solar time"
-          xKind="clock"
-          yName="Power"
-          yKind="power"
-          yFromZero
-          series={[
-            { name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' },
-            { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' },
-          ]}
-        />
-        <ChartFrame
-          title={`Charge in the pack, launched at ${clock(day.launchTime)}`}
-          height={170}
-          xName="Local solar time"
-          xKind="clock"
-          yName="Pack"
-          yKind="energy"
-          yFromZero
-          series={[{ name: 'left in the pack', x, y: day.rows.map((r) => r.charge), look: 'second' }]}
-        />
-      </div>
-      <div className="stack">
-        <div>
-          <StatePicker />
-        </div>
-        <section className="block" aria-label="The day in words">
-          <h2>The day in words</h2>
-          {words.map((w, i) => (
-            <p key={w} className={`below8 ${i === 0 && !array.starts ? 'stoptext' : ''}`}>
-              {w}
-            </p>
-          ))}
-        </section>
-        <section className="block">
-          <h2>Array</h2>
-          {(
-            [
-              ['Cells', String(array.cells)],
-              ['Wing area they take', formatQuantity(wingArea, 'area', units)],
-              ['Mass', formatQuantity(array.mass, 'mass', units)],
-              ['At full sun, 25 °C', formatQuantity(array.peak, 'power', units)],
-              ['Current', formatQuantity(array.current, 'current', units)],
-              ['Harvest of the day', formatQuantity(day.harvest, 'energy', units)],
-              ['Used by a day aloft', formatQuantity(day.used, 'energy', units)],
-            ] as const
-          ).map(([n, v]) => (
-            <div key={n} className="line apart note">
-              <span className="dim">{n}</span>
-              <span className="num">{v}</span>
-            </div>
-          ))}
-        </section>
-      </div>
-    </div>
-  );
 }

@@ -1,12 +1,12 @@
 'use client';
 /** Where the energy of the pack goes, and how long it lasts. */
-import { Checkbox } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { LEG_KINDS, timedMission, type Mission } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
+import type { PhasePlan, PhaseRow } from '@skiametra/core/mission';
 import type { PowerReport } from '@skiametra/core/views';
-import { DocField } from '../../../parts/fields/DocField';
 import { Sentence } from '../../../parts/Sentence';
-import { DocTable, freshId } from '../../../parts/table';
+import { DocTable, freshId, type DocRow } from '../../../parts/table';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { Claims } from './Claims';
 import { Bar } from './EnergyBar';
@@ -16,7 +16,7 @@ const TIMED_KINDS = LEG_KINDS.filter((k) => k !== 'straight' && k !== 'turn');
 
 export function EnergyTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
-  const units = useWorkspace((w) => w.units);
+  
   const edit = useWorkspace((w) => w.edit);
   const missions = useWorkspace((w) => w.content.document.brief.missions);
   const mission = timedMission({ missions }),
@@ -50,122 +50,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
             The flight, leg by leg <span className="right dim">an empty speed is the state’s own</span>
           </h2>
           {round ? (
-            <DocTable
-              path={legs}
-              caption="Legs of the flight"
-              addLabel="Add a leg"
-              newRow={newRow}
-              columns={[
-                { key: 'name', label: 'Leg', cell: { type: 'text' }, width: 128 },
-                {
-                  key: 'kind',
-                  label: 'Mode',
-                  cell: { type: 'choice', options: TIMED_KINDS.map((k) => ({ value: k, label: k })) },
-                  width: 66,
-                },
-                {
-                  key: 'state',
-                  label: 'State',
-                  cell: {
-                    type: 'choice',
-                    options: design.states.map((l) => ({ value: l.id, label: l.name })),
-                  },
-                  width: 96,
-                },
-                { key: 'time', label: 'Time', cell: { type: 'quantity' }, width: 50 },
-                {
-                  key: 'speed',
-                  label: 'Speed',
-                  width: 48,
-                  numeric: true,
-                  cell: {
-                    type: 'shown',
-                    render: (_r, i) => (
-                      <DocField
-                        label={`Speed, row ${i + 1}`}
-                        path={`${legs}.${i}.speed`}
-                        hideLabel
-                        hideUnit
-                        optional="null"
-                      />
-                    ),
-                  },
-                },
-                {
-                  key: 'flown',
-                  label: 'Flown',
-                  width: 44,
-                  cell: {
-                    type: 'shown',
-                    render: (r, i) => (
-                      <Checkbox
-                        aria-label={`Flown, row ${i + 1}`}
-                        checked={Boolean(r.flown)}
-                        onChange={(e) =>
-                          edit({
-                            type: 'set',
-                            path: `${legs}.${i}.flown`,
-                            value: e.currentTarget.checked,
-                          })
-                        }
-                      />
-                    ),
-                  },
-                },
-                {
-                  key: 'power',
-                  label: 'Power',
-                  width: 60,
-                  numeric: true,
-                  cell: {
-                    type: 'shown',
-                    render: (r) => (
-                      <span className="num">
-                        {rowOf(r) ? (
-                          rowOf(r)!.power === null ? (
-                            <span className="stoptext">too much</span>
-                          ) : (
-                            formatQuantity(rowOf(r)!.power!, 'power', units)
-                          )
-                        ) : (
-                          '…'
-                        )}
-                      </span>
-                    ),
-                  },
-                },
-                {
-                  key: 'energy',
-                  label: 'Energy',
-                  width: 76,
-                  numeric: true,
-                  cell: {
-                    type: 'shown',
-                    render: (r) => (
-                      <span className="num oneliner">
-                        {rowOf(r) ? formatQuantity(rowOf(r)!.energy, 'energy', units) : ''}
-                      </span>
-                    ),
-                  },
-                },
-                {
-                  key: 'left',
-                  label: 'Left',
-                  width: 70,
-                  numeric: true,
-                  cell: {
-                    type: 'shown',
-                    render: (r) => (
-                      <span
-                        className={`num ${plan && (rowOf(r)?.left ?? Infinity) < plan.reserve ? 'stoptext' : ''}`}
-                      >
-                        {rowOf(r) ? formatQuantity(rowOf(r)!.left, 'energy', units) : ''}
-                      </span>
-                    ),
-                  },
-                },
-              ]}
-            />
+            <LegTable legs={legs} newRow={newRow} rowOf={rowOf} plan={plan} />
           ) : (
             <p className="dim">
               No plan yet. Write the flight leg by leg: what each takes from the pack, and whether that mode
@@ -173,34 +58,15 @@ export function EnergyTab({ report }: { report: PowerReport }) {
             </p>
           )}
           {!round && (
-            <button type="button" className="sorter predictedtext" onClick={begin}>
+            <Button variant="light" onClick={begin}>
               Begin with one leg
-            </button>
+            </Button>
           )}
         </section>
         {plan && <Bar plan={plan} />}
       </div>
       <div className="stack">
-        {plan && (
-          <section className="block" aria-label="The plan in words">
-            <h2>The plan</h2>
-            <p className="below4">
-              {formatQuantity(plan.used, 'energy', units)} of {formatQuantity(plan.usable, 'energy', units)};{' '}
-              {formatQuantity(plan.left, 'energy', units)} left,{' '}
-              {formatQuantity(plan.reserve, 'energy', units)} is the reserve.
-            </p>
-            {plan.sentences.map((s) => (
-              <div key={s.code + String(s.fields.leg ?? '')} className="finding look unruled pad4">
-                <span className="sev" aria-hidden="true">
-                  !
-                </span>
-                <div>
-                  <Sentence of={s} />
-                </div>
-              </div>
-            ))}
-          </section>
-        )}
+        {plan && <PlanWords plan={plan} />}
         <section className="block">
           <h2>Pack</h2>
           {report.packs.map((s) => (
@@ -212,5 +78,130 @@ export function EnergyTab({ report }: { report: PowerReport }) {
         <Claims report={report} />
       </div>
     </div>
+  );
+}
+
+/** Legs as they are typed, with what each takes from the pack. */
+interface LegTableProps {
+  legs: string;
+  newRow: () => unknown;
+  rowOf: (row: DocRow) => PhaseRow | undefined;
+  plan: PhasePlan | null;
+}
+function LegTable({ legs, newRow, rowOf, plan }: LegTableProps) {
+  const design = useWorkspace((w) => w.content.document.design);
+  const units = useWorkspace((w) => w.units);
+  return (
+    <DocTable
+      path={legs}
+      ordered
+      totalLabel="In all"
+      caption="Legs of the flight"
+      addLabel="Add a leg"
+      newRow={newRow}
+      columns={[
+        { key: 'name', label: 'Leg', cell: { type: 'text' }, width: 128 },
+        {
+          key: 'kind',
+          label: 'Mode',
+          cell: { type: 'choice', options: TIMED_KINDS.map((k) => ({ value: k, label: k })) },
+          width: 66,
+        },
+        {
+          key: 'state',
+          label: 'State',
+          cell: {
+            type: 'choice',
+            options: design.states.map((l) => ({ value: l.id, label: l.name })),
+          },
+          width: 96,
+        },
+        { key: 'time', label: 'Time', cell: { type: 'quantity' }, width: 50, total: true },
+        { key: 'speed', label: 'Speed', width: 48, cell: { type: 'quantity', optional: 'null' } },
+        { key: 'flown', label: 'Flown', width: 44, cell: { type: 'check' } },
+        {
+          key: 'power',
+          label: 'Power',
+          width: 60,
+          numeric: true,
+          cell: {
+            type: 'shown',
+            value: (r) => rowOf(r)?.power ?? null,
+            render: (r) => (
+              <span className="num">
+                {rowOf(r) ? (
+                  rowOf(r)!.power === null ? (
+                    <span className="stoptext">too much</span>
+                  ) : (
+                    formatQuantity(rowOf(r)!.power!, 'power', units)
+                  )
+                ) : (
+                  '…'
+                )}
+              </span>
+            ),
+          },
+        },
+        {
+          key: 'energy',
+          label: 'Energy',
+          width: 76,
+          numeric: true,
+          cell: {
+            type: 'shown',
+            value: (r) => rowOf(r)?.energy ?? null,
+            render: (r) => (
+              <span className="num oneliner">
+                {rowOf(r) ? formatQuantity(rowOf(r)!.energy, 'energy', units) : ''}
+              </span>
+            ),
+          },
+        },
+        {
+          key: 'left',
+          label: 'Left',
+          width: 70,
+          numeric: true,
+          cell: {
+            type: 'shown',
+            render: (r) => (
+              <span
+                className={`num ${plan && (rowOf(r)?.left ?? Infinity) < plan.reserve ? 'stoptext' : ''}`}
+              >
+                {rowOf(r) ? formatQuantity(rowOf(r)!.left, 'energy', units) : ''}
+              </span>
+            ),
+          },
+        },
+      ]}
+    />
+  );
+}
+
+/** What the plan comes to. */
+interface PlanWordsProps {
+  plan: PhasePlan;
+}
+function PlanWords({ plan }: PlanWordsProps) {
+  const units = useWorkspace((w) => w.units);
+  return (
+    <section className="block" aria-label="The plan in words">
+      <h2>The plan</h2>
+      <p className="below4">
+        {formatQuantity(plan.used, 'energy', units)} of {formatQuantity(plan.usable, 'energy', units)};{' '}
+        {formatQuantity(plan.left, 'energy', units)} left, {formatQuantity(plan.reserve, 'energy', units)} is
+        the reserve.
+      </p>
+      {plan.sentences.map((s) => (
+        <div key={s.code + String(s.fields.leg ?? '')} className="finding look unruled pad4">
+          <span className="sev" aria-hidden="true">
+            !
+          </span>
+          <div>
+            <Sentence of={s} />
+          </div>
+        </div>
+      ))}
+    </section>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 /** Why combinations were passed over. */
 import type { OutReason } from '@skiametra/core/power';
-import type { Found } from './MatchTab';
+import type { Found } from './useMatch';
 
 const REASON: Record<OutReason, string> = {
   diameter: 'propeller too large for the ground',
@@ -30,7 +30,7 @@ export function Reasons({ found }: { found: Found }) {
             <span>{REASON[k as OutReason]}</span>
             <span className="num atend">{n}</span>
           </div>
-          <div style={{ height: 3, width: `${(100 * n) / most}%`, background: 'var(--ghost)' }} />
+          <div className="tally" style={{ width: `${(100 * n) / most}%` }} />
         </div>
       ))}
     </section>

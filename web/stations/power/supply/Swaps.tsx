@@ -1,17 +1,16 @@
 'use client';
 /** Packs and propellers that are changed at the field, each with its numbers and a label to print. */
-import { Button, Checkbox, NativeSelect } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { quantityDef } from '@skiametra/core/assess';
 import { powertrainOf } from '@skiametra/core/design';
 import { propellerMass } from '@skiametra/core/power';
 import { formatQuantity } from '@skiametra/core/units';
 import type { PowerReport, SwapEffect } from '@skiametra/core/views';
 import { useState } from 'react';
-import { DocField } from '../../../parts/fields/DocField';
-import { TextCell } from '../../../parts/fields/TextCell';
 import { useSentence } from '../../../parts/Sentence';
 import { give } from '../../../parts/give';
-import { freshId } from '../../../parts/table';
+import { DocTable, freshId, type DocRow } from '../../../parts/table';
+import { DESIGN } from '../../../parts/paths';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { askCore } from '../../../workers/coreClient';
 import { SwapData } from './SwapData';
@@ -93,77 +92,7 @@ export function Swaps({ report }: { report: PowerReport }) {
         </p>
       )}
       {swaps.length > 0 && (
-        <div className="scrollx">
-          <table className="sheet shelf" aria-label="Swap set">
-            <thead>
-              <tr>
-                <th>Label</th>
-                <th>Kind</th>
-                <th className="num">Mass</th>
-                <th>Weighed</th>
-                <th className="num">CG moves</th>
-                <th>
-                  <span className="vh">Fit or remove</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {swaps.map((s) => {
-                const r = report.swaps.find((x) => x.id === s.id);
-                return (
-                  <tr key={s.id}>
-                    <td>
-                      <TextCell label={`Label of ${s.label}`} path={`document.design.swaps.${s.id}.label`} />
-                    </td>
-                    <td>{s.kind}</td>
-                    <td className="num">
-                      <DocField
-                        label={`Mass of ${s.label}`}
-                        path={`document.design.swaps.${s.id}.mass`}
-                        hideLabel
-                      />
-                    </td>
-                    <td>
-                      <Checkbox
-                        aria-label={`${s.label} is weighed`}
-                        checked={s.weighed}
-                        onChange={(e) =>
-                          edit({
-                            type: 'set',
-                            path: `document.design.swaps.${s.id}.weighed`,
-                            value: e.currentTarget.checked,
-                          })
-                        }
-                      />
-                    </td>
-                    <td className="num">
-                      {r?.fitted
-                        ? 'fitted'
-                        : r
-                          ? formatQuantity(Math.round(r.cgShift * 1e4) / 1e4, 'length', units)
-                          : ''}
-                    </td>
-                    <td className="oneliner">
-                      {!r?.fitted && (
-                        <Button size="compact-xs" variant="subtle" onClick={() => void look(s.id)}>
-                          What it does
-                        </Button>
-                      )}
-                      <Button
-                        size="compact-xs"
-                        variant="subtle"
-                        aria-expanded={open === s.id}
-                        onClick={() => setOpen(open === s.id ? null : s.id)}
-                      >
-                        Data
-                      </Button>
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <SwapTable report={report} open={open} setOpen={setOpen} onLook={(id) => void look(id)} />
       )}
       {open && swaps.some((s) => s.id === open) && (
         <SwapData key={open} id={open} close={() => setOpen(null)} />
@@ -245,4 +174,62 @@ function summary(e: SwapEffect, units: 'metric' | 'imperial'): string {
 async function printLabels(report: PowerReport): Promise<void> {
   const { labelSheet } = await import('@skiametra/formats/template');
   give('labels.pdf', 'application/pdf', labelSheet(report.swaps.map((s) => s.text)));
+}
+
+interface SwapTableProps {
+  report: PowerReport;
+  open: string | null;
+  setOpen: (id: string | null) => void;
+  onLook: (id: string) => void;
+}
+function SwapTable({ report, open, setOpen, onLook }: SwapTableProps) {
+  const units = useWorkspace((w) => w.units);
+  const foundOf = (row: DocRow) => report.swaps.find((x) => x.id === row.id);
+  const moves = (row: DocRow) => {
+    const found = foundOf(row);
+    if (!found) return '';
+    return found.fitted ? 'fitted' : formatQuantity(found.cgShift, 'length', units);
+  };
+  const actions = (row: DocRow) => (
+    <>
+      {!foundOf(row)?.fitted && (
+        <Button size="compact-xs" variant="subtle" onClick={() => onLook(String(row.id))}>
+          What it does
+        </Button>
+      )}
+      <Button
+        size="compact-xs"
+        variant="subtle"
+        aria-expanded={open === row.id}
+        onClick={() => setOpen(open === row.id ? null : String(row.id))}
+      >
+        Data
+      </Button>
+    </>
+  );
+  return (
+    <DocTable
+      path={`${DESIGN}.swaps`}
+      caption="Swap set"
+      columns={[
+        { key: 'label', label: 'Label', cell: { type: 'text' } },
+        {
+          key: 'kind',
+          label: 'Kind',
+          width: 72,
+          cell: { type: 'shown', render: (row) => String(row.kind), value: (row) => String(row.kind) },
+        },
+        { key: 'mass', label: 'Mass', width: 60, cell: { type: 'quantity' } },
+        { key: 'weighed', label: 'Weighed', width: 60, cell: { type: 'check' } },
+        {
+          key: 'moves',
+          label: 'CG moves',
+          width: 72,
+          numeric: true,
+          cell: { type: 'shown', render: moves, value: (row) => foundOf(row)?.cgShift ?? null },
+        },
+        { key: 'do', label: '', width: 150, cell: { type: 'shown', render: actions } },
+      ]}
+    />
+  );
 }
