@@ -6,11 +6,11 @@ export type DatResult =
   | { status: 'ok'; name: string; points: [number, number][]; form: 'selig' | 'lednicer' }
   | { status: 'error'; message: string };
 
-const MAX_BYTES = 200_000;
+export const MAX_DAT_BYTES = 200_000;
 const MAX_POINTS = 1000;
 
 export function parseDat(text: string, fallbackName = 'Imported section'): DatResult {
-  if (text.length > MAX_BYTES)
+  if (text.length > MAX_DAT_BYTES)
     return {
       status: 'error',
       message: 'The file is larger than 200 kB; a section file has a few hundred lines.',

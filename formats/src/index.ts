@@ -1,4 +1,4 @@
-export { parseDat, writeDat } from './datFile';
+export { MAX_DAT_BYTES, parseDat, writeDat } from './datFile';
 export type { DatResult } from './datFile';
 export { parseFlightCsv, MAX_CSV_BYTES } from './flightCsv';
 export type { CsvResult } from './flightCsv';

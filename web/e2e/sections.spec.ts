@@ -48,7 +48,7 @@ test('choosing a section: shelf, weights, comparison, pressure, templates', asyn
   await expect(page.getByRole('heading', { name: /At 8/ })).toBeVisible();
   // templates
   await page.locator('.mantine-SegmentedControl-root').getByText('Templates').click();
-  await page.getByLabel('Template of').selectOption({ label: 'All ribs of the wing' });
+  await page.getByLabel('Cut out').selectOption({ label: 'All ribs of the wing' });
   await expect(page.getByText(/9 pieces on/)).toBeVisible();
   const [pdf] = await Promise.all([
     page.waitForEvent('download'),

@@ -1,4 +1,6 @@
 export { isSharp, subcriticalPolar } from './lowReynolds';
+export { flowAtLift } from './atLift';
+export type { FlowAtLift } from './atLift';
 export { contourFromPoints } from './importedOutline';
 export { contourFacts, camberAt, thicknessAt, faces, repanel } from './contour';
 export type { Contour, ContourFacts } from './contour';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
 import { nextName } from '../../stations/refine/NextVersion';
-import { draggedStations } from './PlanStall';
+import { draggedStations } from './plan/draggedStations';
 
 const wing = bitternDocument().design.surfaces[0];
 

@@ -26,9 +26,9 @@ import { WhereWattsGo } from './hover/WhereWattsGo';
 
 export function HoverTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
-  
+
   const loading = useWorkspace((w) => w.loading);
-  
+
   const { power, apply } = useDrive(),
     { lift, motor, esc } = power,
     L = `document.design.drives.${drivesOf(design).lift?.id}`;
@@ -155,7 +155,7 @@ interface HoverWordsProps {
 }
 function HoverWords({ state, h, p }: HoverWordsProps) {
   const loading = useWorkspace((w) => w.loading);
-  
+
   return (
     <section className="block" aria-label="Hover in words">
       <h2>Hover in {state?.name ?? loading}</h2>

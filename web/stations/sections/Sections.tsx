@@ -11,11 +11,11 @@ import { freshId } from '../../parts/table';
 import { useTab } from '../../parts/frame/useAddress';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { candidatesOf, type Candidate } from './candidates';
-import { ComparePolars } from './ComparePolars';
+import { Compare } from './compare/Compare';
 import { Outline } from './Outline';
 import { PressurePicture } from './pressure/PressurePicture';
 import { SectionEditor } from './editor/SectionEditor';
-import { ShelfTable } from './ShelfTable';
+import { ShelfTable } from './shelf/ShelfTable';
 import { Templates } from './templates/Templates';
 import { outlineOf, useShelf } from './useShelf';
 
@@ -157,7 +157,7 @@ export function Sections() {
           />
         )}
         {page === 'compare' && ledger && (
-          <ComparePolars rows={compared} work={work} section={section} choice={choice} onChoice={onChoice} />
+          <Compare rows={compared} work={work} section={section} choice={choice} onChoice={onChoice} />
         )}
         {page === 'flow' && ledger && (
           <PressurePicture key={section.id} section={section} reynolds={work.atWork} polar={own?.atWork} />

@@ -16,7 +16,7 @@ const TIMED_KINDS = LEG_KINDS.filter((k) => k !== 'straight' && k !== 'turn');
 
 export function EnergyTab({ report }: { report: PowerReport }) {
   const design = useWorkspace((w) => w.content.document.design);
-  
+
   const edit = useWorkspace((w) => w.edit);
   const missions = useWorkspace((w) => w.content.document.brief.missions);
   const mission = timedMission({ missions }),

@@ -1,0 +1,76 @@
+'use client';
+/**
+ * Plan view, nose up, with handles on the span stations of one surface, and under it, on the same axis, the map of the
+ * stall: angle of attack upward, where each strip is attached, near its stall or stalled. Handles move by mouse and by arrow keys.
+ */
+import { useRef, useState, type PointerEvent } from 'react';
+import type { Design, Surface } from '@skiametra/core/design';
+import type { LayoutReport } from '@skiametra/core/views';
+import { draggedStations } from './draggedStations';
+import { DEG, mappedSurface, planFrame } from './planFrame';
+import { PlanHandles, type Held } from './PlanHandles';
+import { PlanMarks } from './PlanMarks';
+import { PlanOutline } from './PlanOutline';
+import { StallPatterns } from './StallLegend';
+import { StallMap } from './StallMap';
+
+interface Props {
+  design: Design;
+  ghost: Design | null;
+  report: LayoutReport | null;
+  surface: Surface | null;
+  loading: string;
+  onStations: (stations: Surface['stations'], rootX?: number) => void;
+  /** angle of attack whose row is marked [rad] */ alpha: number;
+}
+
+export function PlanStall({ design, ghost, report, surface, loading, onStations, alpha }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const [held, setHeld] = useState<Held | null>(null);
+  const flows = report?.stall.flows ?? [];
+  const frame = planFrame(design, flows);
+  const of = mappedSurface(design, flows, surface);
+  const move = ({ index, edge }: Held, x: number, y: number) => {
+    if (!surface) return;
+    const d = draggedStations(surface, index, edge, x, y);
+    onStations(d.stations, d.rootX);
+  };
+  const drag = (e: PointerEvent) => {
+    const matrix = svg.current?.getScreenCTM()?.inverse();
+    if (!held || !matrix) return;
+    const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
+    move(held, p.y, p.x);
+  };
+  const state = design.states.find((l) => l.id === loading)?.name ?? '';
+  return (
+    <svg
+      ref={svg}
+      viewBox={frame.viewBox}
+      width="100%"
+      className="high560 asblock untouched"
+      role="group"
+      aria-label={saidOf(of, report)}
+      onPointerMove={drag}
+      onPointerUp={() => setHeld(null)}
+      onPointerLeave={() => setHeld(null)}
+    >
+      <StallPatterns unit={frame.unit} />
+      <PlanOutline frame={frame} ghost={ghost} inHand={surface?.id} />
+      <PlanMarks unit={frame.unit} cg={report?.cg.x} neutral={report?.neutralX} />
+      {surface && surface.role !== 'fin' && (
+        <PlanHandles surface={surface} unit={frame.unit} onHold={setHeld} onMove={move} />
+      )}
+      {report && of && flows.length > 0 && <StallMap {...{ frame, report, of, state, alpha }} />}
+    </svg>
+  );
+}
+
+/** The picture in words. */
+function saidOf(of: Surface | undefined, report: LayoutReport | null): string {
+  const first = report?.stall.first.find((f) => f.surface === of?.id);
+  const begins =
+    first &&
+    `It begins to stall at ${(first.alpha * DEG).toFixed(1)} degrees, ` +
+      `${(100 * first.eta).toFixed(0)} per cent of the half span out.`;
+  return `Plan view with the stall map of ${of?.name ?? 'the wing'}. ${begins ?? ''}`;
+}
