@@ -1,4 +1,5 @@
 'use client';
+import { UnstyledButton } from '@mantine/core';
 import { useEffect } from 'react';
 
 /** What happened, as far as it is known: a fault of a screen is not the database's. */
@@ -27,9 +28,7 @@ export default function ErrorPage({
         </p>
       )}
       <p>What you typed is kept in this browser.</p>
-      <button type="button" onClick={reset}>
-        Try again
-      </button>
+      <UnstyledButton onClick={reset}>Try again</UnstyledButton>
     </main>
   );
 }

@@ -1,6 +1,7 @@
 import '@fontsource-variable/public-sans';
 import '@fontsource-variable/spline-sans-mono';
 import '@mantine/core/styles.css';
+import '@mantine/dates/styles.css';
 import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import './globals.css';

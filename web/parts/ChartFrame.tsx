@@ -13,7 +13,7 @@ import {
   type ChartDataset,
   type Plugin,
 } from 'chart.js';
-import { useComputedColorScheme } from '@mantine/core';
+import { UnstyledButton, useComputedColorScheme } from '@mantine/core';
 import { useEffect, useRef } from 'react';
 import { formatNumber, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
 import { useWorkspace } from './workspace/useWorkspace';
@@ -247,12 +247,10 @@ export function ChartFrame({
     <figure className="chartframe flush">
       <div className="chartbar">
         <h2>{title}</h2>
-        <button type="button" onClick={() => chart.current && save(chart.current.toBase64Image(), 'png')}>
+        <UnstyledButton onClick={() => chart.current && save(chart.current.toBase64Image(), 'png')}>
           PNG
-        </button>
-        <button type="button" onClick={csv}>
-          CSV
-        </button>
+        </UnstyledButton>
+        <UnstyledButton onClick={csv}>CSV</UnstyledButton>
       </div>
       <div className="chart" style={{ height }}>
         <canvas

@@ -1,5 +1,6 @@
 'use client';
 /** `1,234`: which of two numbers is meant is asked once and remembered for the person, in this browser. */
+import { UnstyledButton } from '@mantine/core';
 import { formatForEditing, shownUnit, unitLabel, type Comma, type KindName } from '@skiametra/core/units';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -32,15 +33,14 @@ export function CommaQuestion({
   return (
     <div className="comma">
       {(['decimal', 'thousands'] as const).map((c) => (
-        <button
+        <UnstyledButton
           key={c}
-          type="button"
           // the field loses its focus to the button and must not read the text once more
           onMouseDown={(e) => e.preventDefault()}
           onClick={() => onAnswer(c)}
         >
           {formatForEditing(open[c], kind, units)} {unitLabel(shownUnit(kind, units))}
-        </button>
+        </UnstyledButton>
       ))}
     </div>
   );

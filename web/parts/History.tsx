@@ -1,5 +1,7 @@
 'use client';
 /** Earlier saves of the open version and of its tests: who, when, what changed; compared, named, put back. */
+import { DateWords } from './dates/DateWords';
+import { momentInWords } from './dates/dateFormat';
 import { ActionIcon, Button, Drawer, NativeSelect, TextInput } from '@mantine/core';
 import { IconHistory } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -15,10 +17,7 @@ import { useWorkspace, useWorkspaceStore } from './workspace/useWorkspace';
 type Content = DesignDocument | TestBody;
 const FIRST = 40,
   ALL = 400;
-export const moment = (at: string | number) =>
-  new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
-/** Earlier saves, read anew when asked for; null while they are read, a sentence when they cannot be. */
+export /** Earlier saves, read anew when asked for; null while they are read, a sentence when they cannot be. */
 function useSaves(address: string, most: number, stamp: number): Save<Content>[] | null | string {
   const [saves, setSaves] = useState<Save<Content>[] | null | string>(null);
   useEffect(() => {
@@ -50,7 +49,10 @@ function SaveRow({ save, before, actions, onName }: RowProps) {
   return (
     <li className="save">
       <div>
-        <b>{moment(save.savedAt)}</b> <span className="dim">{save.by ?? 'unknown'}</span>
+        <b>
+          <DateWords iso={String(save.savedAt)} withTime />
+        </b>{' '}
+        <span className="dim">{save.by ?? 'unknown'}</span>
       </div>
       {save.content === null && <div className="stoptext">What is stored cannot be read any more.</div>}
       {before === null && save.content && <div className="dim">The oldest that is kept.</div>}
@@ -64,7 +66,7 @@ function SaveRow({ save, before, actions, onName }: RowProps) {
         {onName && (
           <TextInput
             size="xs"
-            aria-label={`Name of the save of ${moment(save.savedAt)}`}
+            aria-label={`Name of the save of ${momentInWords(save.savedAt)}`}
             placeholder="name it to keep it"
             defaultValue={save.name ?? ''}
             maxLength={80}
@@ -93,14 +95,14 @@ function VersionSaves({ most, onDone }: { most: number; onDone: () => void }) {
   const at = (id: number, station: string) =>
     router.push(`/projects/${project.id}/versions/${id}/${station}`);
   const compare = (s: Save<Content>) => {
-    const id = lookBack(s.revision, `save of ${moment(s.savedAt)}`, s.content as DesignDocument);
+    const id = lookBack(s.revision, `save of ${momentInWords(s.savedAt)}`, s.content as DesignDocument);
     onDone();
     // the address brings it: chosen before, it would be written into the address that is left
     router.push(wayTo({ ...store.getState(), againstId: id }, 'refine'));
   };
   const restore = async (s: Save<Content>) => {
-    const made = `${name}, ${moment(s.savedAt)}`.slice(0, 80);
-    const why = `As it stood on ${moment(s.savedAt)}.`;
+    const made = `${name}, ${momentInWords(s.savedAt)}`.slice(0, 80);
+    const why = `As it stood on ${momentInWords(s.savedAt)}.`;
     const r = await called(createVersionAction(versionId, made, why, s.content));
     if (r.status === 'ok') at(r.value, 'brief');
     else setTrouble(r.message);

@@ -8,7 +8,7 @@ import { restoreProjectAction } from '../server/actions';
 import { called } from './called';
 import { mergedWords } from './ConflictDialog';
 import { give } from './give';
-import { moment } from './History';
+import { momentInWords } from './dates/dateFormat';
 import { memoryFile } from './workspace/memoryFile';
 import type { Orphan } from './workspace/restore';
 import { useWorkspace, useWorkspaceStore } from './workspace/useWorkspace';
@@ -45,7 +45,7 @@ function OrphanRow({ orphan }: { orphan: Orphan }) {
   return (
     <div className="trouble" role="alert">
       <p>
-        Work of {moment(orphan.draft.at)} was not saved before its tab was closed.
+        Work of {momentInWords(orphan.draft.at)} was not saved before its tab was closed.
         {orphan.refused !== null && ` It cannot be taken in: ${orphan.refused}`}
       </p>
       <Group gap="xs">

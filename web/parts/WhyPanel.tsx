@@ -1,7 +1,7 @@
 'use client';
 /** Any number opens it: formula with its values, inputs as links, method, uncertainty and what contributes, what it drives. */
 import { Sentence } from './Sentence';
-import { Drawer } from '@mantine/core';
+import { Drawer, UnstyledButton } from '@mantine/core';
 import { INPUTS, QUANTITIES, entryNamed, inputsOf, quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
@@ -52,14 +52,9 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   const withValues = template.replace(/\{(\w+)\}/g, (_, q: string) => show(q));
   const drives = Object.values(QUANTITIES).filter((q) => inputsOf(q).some((i) => i === id));
   const link = (q: string) => (
-    <button
-      type="button"
-      key={q}
-      onClick={() => setWhy({ id: q, state })}
-      className="textbutton predictedtext"
-    >
+    <UnstyledButton key={q} onClick={() => setWhy({ id: q, state })} className="textbutton predictedtext">
       {quantityDef(q)?.name ?? q}
-    </button>
+    </UnstyledButton>
   );
   const shares = entry
     ? [

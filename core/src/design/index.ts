@@ -37,6 +37,7 @@ export type {
 export {
   HANDLING,
   MOST_RUNS,
+  benchRowSchema,
   benchSchema,
   emptyRecord,
   measurementSchema,

@@ -1,5 +1,6 @@
 'use client';
 /** How a number is known, chosen in place. */
+import { CellSelect } from './CellSelect';
 import { BASES, type Basis } from '@skiametra/core/design';
 
 const BASIS_SIGN: Record<Basis, string> = {
@@ -22,17 +23,12 @@ export function BasisMark({
   of: string;
 }) {
   return (
-    <select
-      className="basis cell"
-      aria-label={`How ${of} is known`}
+    <CellSelect
+      className="basis"
+      label={`How ${of} is known`}
       value={value}
-      onChange={(e) => onChange(e.target.value as Basis)}
-    >
-      {BASES.map((b) => (
-        <option key={b} value={b}>
-          {BASIS_SIGN[b]}
-        </option>
-      ))}
-    </select>
+      options={BASES.map((b) => ({ value: b, label: BASIS_SIGN[b] }))}
+      onChange={(b) => onChange(b as Basis)}
+    />
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 /** The one field for numbers. */
+import { Input } from '@mantine/core';
 import type { Basis } from '@skiametra/core/design';
 import {
   KINDS,
@@ -114,7 +115,8 @@ export function QuantityField({
         </div>
       )}
       <div className="box">
-        <input
+        <Input
+          unstyled
           id={id}
           value={shown}
           inputMode="decimal"

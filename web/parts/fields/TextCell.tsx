@@ -1,5 +1,6 @@
 'use client';
 /** A line of text bound to the document. */
+import { Input, Textarea } from '@mantine/core';
 import { getPath } from '@skiametra/core/design';
 import { useState, type KeyboardEvent } from 'react';
 import { useCommitOnLeave } from '../useCommitOnLeave';
@@ -37,7 +38,6 @@ export function TextCell({
     'aria-label': label,
     value: text ?? value,
     placeholder,
-    className: 'cell',
     onBlur: commit,
     'aria-invalid': error !== null,
     title: error ?? undefined,
@@ -52,21 +52,9 @@ export function TextCell({
   return (
     <>
       {area ? (
-        <textarea
-          {...props}
-          rows={rows}
-          style={{
-            width: '100%',
-            border: '1px solid var(--hair)',
-            background: 'transparent',
-            color: 'var(--ink)',
-            font: 'inherit',
-            padding: 6,
-            resize: 'vertical',
-          }}
-        />
+        <Textarea {...props} unstyled classNames={{ input: 'cell areainput' }} rows={rows} />
       ) : (
-        <input {...props} className="plaininput" />
+        <Input {...props} unstyled className="cell plaininput" />
       )}
       {error && (
         <div className="qf">

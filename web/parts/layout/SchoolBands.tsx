@@ -1,5 +1,6 @@
 'use client';
 /** CG of every state with its uncertainty against the limits of each school, on one axis. */
+import { UnstyledButton } from '@mantine/core';
 import type { LayoutReport } from '@skiametra/core/views';
 import type { School } from '@skiametra/core/layout';
 import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
@@ -124,9 +125,9 @@ export function SchoolBands({ report, units, chosen, onChoose, neutralSigma, onW
       </svg>
       <p className="dim flush small">
         {schools.find((s) => s.id === chosen)?.why}{' '}
-        <button type="button" onClick={onWhy} className="textbutton">
+        <UnstyledButton onClick={onWhy} className="textbutton">
           Why this neutral point
-        </button>
+        </UnstyledButton>
       </p>
     </div>
   );

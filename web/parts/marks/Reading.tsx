@@ -1,4 +1,5 @@
 'use client';
+import { UnstyledButton } from '@mantine/core';
 import { isWatched } from './watched';
 import { MarkedNumber } from './MarkedNumber';
 import { saysSomething, type Scale } from './marks';
@@ -11,7 +12,7 @@ function Reading({ marked: { id, state, def, marks, broken }, scale }: { marked:
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
   return (
-    <button type="button" className="reading" onClick={() => setWhy({ id, state })}>
+    <UnstyledButton className="reading" onClick={() => setWhy({ id, state })}>
       <span className="top">
         <span className="name">{def.name}</span>
         <MarkedNumber of={marks.predicted} kind={def.kind} units={units} broken={broken} />
@@ -19,7 +20,7 @@ function Reading({ marked: { id, state, def, marks, broken }, scale }: { marked:
       {saysSomething(marks) && (
         <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} scale={scale} />
       )}
-    </button>
+    </UnstyledButton>
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 /** The eight numbers this project cares most about, always in sight. */
-import { ActionIcon } from '@mantine/core';
+import { ActionIcon, UnstyledButton } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconListDetails } from '@tabler/icons-react';
 import { MarkedNumber } from '../marks/MarkedNumber';
@@ -62,11 +62,11 @@ function Cell({ watched }: { watched: string }) {
   const { def, marks, broken } = marked,
     where = states.find((l) => l.id === state);
   return (
-    <button type="button" className="cell" onClick={() => setWhy({ id, state })} data-watch={watched}>
+    <UnstyledButton className="cell" onClick={() => setWhy({ id, state })} data-watch={watched}>
       <span className="label">{def.name}</span>
       <MarkedNumber of={marks.predicted} kind={def.kind} units={units} broken={broken} waiting={waiting} />
       {saysSomething(marks) && <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />}
       {where && where.id !== inView && <span className="chip">{where.name}</span>}
-    </button>
+    </UnstyledButton>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 /** One of a few words, chosen in a cell of a table. */
-import { NativeSelect } from '@mantine/core';
+import { CellSelect } from '../fields/CellSelect';
 import { useState } from 'react';
 import { useWorkspace } from '../workspace/useWorkspace';
 
@@ -15,14 +15,12 @@ export function ChoiceField({ label, path, value, options }: Props) {
   const edit = useWorkspace((w) => w.edit);
   const [error, setError] = useState<string | null>(null);
   return (
-    <NativeSelect
-      className="incell"
-      variant="unstyled"
-      aria-label={label}
+    <CellSelect
+      label={label}
       value={value}
       error={error}
-      data={[...options]}
-      onChange={(e) => setError(edit({ type: 'set', path, value: e.currentTarget.value || undefined }))}
+      options={options}
+      onChange={(to) => setError(edit({ type: 'set', path, value: to || undefined }))}
     />
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 /** Headings of a table: sort by a press, draw the width at the edge. */
+import { UnstyledButton } from '@mantine/core';
 import { IconChevronDown, IconChevronUp } from '@tabler/icons-react';
 import { flexRender, type Header } from '@tanstack/react-table';
 import { heading } from './block';
@@ -52,10 +53,10 @@ function Heading<R>({ header, column, grid }: HeadingProps<R>) {
       style={{ width: drawn ?? column.width }}
     >
       {header.column.getCanSort() ? (
-        <button type="button" className="sorter" onClick={header.column.getToggleSortingHandler()}>
+        <UnstyledButton className="sorter" onClick={header.column.getToggleSortingHandler()}>
           {said}
           {sorted !== 'none' && <Icon size={12} aria-hidden="true" />}
-        </button>
+        </UnstyledButton>
       ) : (
         said
       )}

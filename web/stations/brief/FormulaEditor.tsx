@@ -1,4 +1,5 @@
 'use client';
+import { Input } from '@mantine/core';
 import { useId, useState } from 'react';
 import { formulaNames } from '@skiametra/core/assess';
 import { compileFormula } from '@skiametra/core/score';
@@ -23,7 +24,8 @@ export function FormulaEditor({ index }: { index: number }) {
   return (
     <div className={`qf${bad ? ' bad' : ''}`}>
       <div className="box">
-        <input
+        <Input
+          unstyled
           id={id}
           list={`${id}-names`}
           value={shown}

@@ -1,5 +1,6 @@
 'use client';
 /** What is asked of the aircraft. */
+import { CellSelect } from '../../parts/fields/CellSelect';
 import { BRIEF } from '../../parts/paths';
 import { checkRequirements, quantityDef } from '@skiametra/core/assess';
 import { formatQuantity } from '@skiametra/core/units';
@@ -10,11 +11,18 @@ import { DocTable, freshId } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const STATUS = {
-  met: ['✓', 'met', 'var(--fine)'],
-  unproven: ['~', 'within the uncertainty', 'var(--look)'],
-  missed: ['✕', 'missed', 'var(--stop)'],
-  unknown: ['?', 'not computed', 'var(--ink-2)'],
+  met: ['✓', 'met', 'finetext'],
+  unproven: ['~', 'within the uncertainty', 'looktext'],
+  missed: ['✕', 'missed', 'stoptext'],
+  unknown: ['?', 'not computed', 'dim'],
 } as const;
+
+type Op = 'atLeast' | 'atMost' | 'between';
+const OPS: { value: Op; label: string }[] = [
+  { value: 'atLeast', label: 'at least' },
+  { value: 'atMost', label: 'at most' },
+  { value: 'between', label: 'between' },
+];
 
 export function Requirements() {
   const brief = useWorkspace((w) => w.content.document.brief);
@@ -42,7 +50,7 @@ export function Requirements() {
       />
     );
   };
-  const setOp = (i: number, op: 'atLeast' | 'atMost' | 'between') => {
+  const setOp = (i: number, op: Op) => {
     const r = brief.requirements[i];
     const some = r.min ?? r.max ?? 0;
     edit({
@@ -88,16 +96,12 @@ export function Requirements() {
             cell: {
               type: 'shown',
               render: (_, i) => (
-                <select
-                  className="cell"
-                  aria-label={`Must be, row ${i + 1}`}
-                  value={brief.requirements[i]?.op}
-                  onChange={(e) => setOp(i, e.target.value as 'atLeast')}
-                >
-                  <option value="atLeast">at least</option>
-                  <option value="atMost">at most</option>
-                  <option value="between">between</option>
-                </select>
+                <CellSelect
+                  label={`Must be, row ${i + 1}`}
+                  value={brief.requirements[i]?.op ?? 'atLeast'}
+                  options={OPS}
+                  onChange={(op) => setOp(i, op as Op)}
+                />
               ),
             },
           },
@@ -125,11 +129,11 @@ export function Requirements() {
               render: (_, i) => {
                 const c = checks[i];
                 if (!c) return <span className="dim">…</span>;
-                const [sign, word, colour] = STATUS[c.status];
+                const [sign, word, tone] = STATUS[c.status];
                 const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
                 return (
                   <span title={sentence(c.said, units)} className="oneliner">
-                    <b style={{ color: colour }} aria-label={word}>
+                    <b className={tone} aria-label={word}>
                       {sign}
                     </b>{' '}
                     <span className="num">

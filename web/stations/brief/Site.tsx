@@ -1,5 +1,6 @@
 'use client';
 /** Where it flies: air, wind, strip. */
+import { NativeSelect } from '@mantine/core';
 import { BRIEF } from '../../parts/paths';
 import { siteSpread } from '@skiametra/core/design';
 import { DocField } from '../../parts/fields/DocField';
@@ -45,6 +46,17 @@ function SiteSpread() {
 export function Site() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
+  const setSurface = (value: string) => {
+    const surface = SURFACES.find((s) => s.value === value);
+    if (!surface) return;
+    edit({
+      type: 'apply',
+      changes: [
+        { path: `${BRIEF}.site.surface`, value },
+        { path: `${BRIEF}.site.rollingFriction`, value: surface.mu },
+      ],
+    });
+  };
   return (
     <section className="block">
       <h2>Site</h2>
@@ -53,31 +65,12 @@ export function Site() {
         <DocField label="Temperature" path={`${BRIEF}.site.temperature`} />
         <DocField label="Wind along the course" path={`${BRIEF}.site.wind`} />
         <DocField label="Strip length" path={`${BRIEF}.site.stripLength`} />
-        <div className="qf">
-          <label htmlFor="surface">Surface</label>
-          <select
-            id="surface"
-            className="cell plaininput"
-
-            value={site.surface}
-            onChange={(e) => {
-              const s = SURFACES.find((x) => x.value === e.target.value)!;
-              edit({
-                type: 'apply',
-                changes: [
-                  { path: `${BRIEF}.site.surface`, value: s.value },
-                  { path: `${BRIEF}.site.rollingFriction`, value: s.mu },
-                ],
-              });
-            }}
-          >
-            {SURFACES.map((s) => (
-              <option key={s.value} value={s.value}>
-                {s.label}
-              </option>
-            ))}
-          </select>
-        </div>
+        <NativeSelect
+          label="Surface"
+          value={site.surface}
+          data={SURFACES.map(({ value, label }) => ({ value, label }))}
+          onChange={(e) => setSurface(e.currentTarget.value)}
+        />
         <DocField
           label="Rolling friction"
           path={`${BRIEF}.site.rollingFriction`}

@@ -1,5 +1,6 @@
 'use client';
 /** What is scored, and by which formula. */
+import { CellSelect } from '../../parts/fields/CellSelect';
 import { BRIEF } from '../../parts/paths';
 import { ActionIcon, Button } from '@mantine/core';
 import { lapMission } from '@skiametra/core/design';
@@ -23,20 +24,15 @@ export function Tasks() {
         <div key={m.id} className="missionrow">
           <TextCell label={`Task ${i + 1} name`} path={`${BRIEF}.tasks.${i}.name`} />
           <FormulaEditor index={i} />
-          <select
-            className="cell"
-            aria-label={`Task ${i + 1} is flown in`}
+          <CellSelect
+            label={`Task ${i + 1} is flown in`}
             value={m.state}
-            style={{ background: 'transparent', border: 0, color: 'var(--ink)', padding: '4px 0' }}
-            onChange={(e) => edit({ type: 'set', path: `${BRIEF}.tasks.${i}.state`, value: e.target.value })}
-          >
-            <option value="each">free choice</option>
-            {states.map((l) => (
-              <option key={l.id} value={l.id}>
-                {l.name}
-              </option>
-            ))}
-          </select>
+            options={[
+              { value: 'each', label: 'free choice' },
+              ...states.map((l) => ({ value: l.id, label: l.name })),
+            ]}
+            onChange={(state) => edit({ type: 'set', path: `${BRIEF}.tasks.${i}.state`, value: state })}
+          />
           <ActionIcon
             size="sm"
             onClick={() => edit({ type: 'remove', path: `${BRIEF}.tasks`, index: i })}

@@ -1,5 +1,6 @@
 'use client';
 /** Power off: speeds, reach against the wind, climb-and-glide cycles, a slope's winds. */
+import { ShownTable, type ShownColumn } from '../../parts/table';
 import type { PowerReport } from '@skiametra/core/views';
 import { formatNumber, formatQuantity } from '@skiametra/core/units';
 import { ChartFrame } from '../../parts/ChartFrame';
@@ -33,32 +34,18 @@ export function GlideTab({ report }: { report: PowerReport }) {
             Least sink {formatQuantity(g.sink, 'climbRate', units)} at {speed(g.sinkSpeed)}; best glide{' '}
             {formatNumber(g.ratio, 3)} at {speed(g.glideSpeed)}. Up to {speed(g.fast)} it still glides 5 to 1.
           </p>
-          <table className="sheet" aria-label="Reach from 100 m">
-            <thead>
-              <tr>
-                <th>From 100 m against</th>
-                <th className="num">reaches</th>
-                <th className="num">flown at</th>
-              </tr>
-            </thead>
-            <tbody>
-              {g.reach.map((r) => (
-                <tr key={r.wind}>
-                  <td className="num textleft">{r.wind === 0 ? 'still air' : speed(r.wind)}</td>
-                  <td className="num">
-                    {r.distance > 0 ? formatQuantity(r.distance, 'distance', units) : 'blown back'}
-                  </td>
-                  <td className="num">{r.distance > 0 ? speed(r.speed) : ''}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <ShownTable
+            name={`Reach from ${formatQuantity(100, 'distance', units)}`}
+            rows={g.reach}
+            rowKey={(r) => String(r.wind)}
+            columns={REACH}
+          />
           <p className="dim small">
             With the wind behind, fly no slower through the air: airspeed alone keeps it flying.
           </p>
         </section>
         <section className="block" aria-label="Climb and glide">
-          <h2>Motor to 100 m, off, down again</h2>
+          <h2>Motor to {formatQuantity(100, 'distance', units)}, off, down again</h2>
           {g.cycle ? (
             <p className="flush">
               {formatQuantity(g.cycle.climbTime, 'time', units)} up for{' '}
@@ -97,3 +84,14 @@ export function GlideTab({ report }: { report: PowerReport }) {
     </div>
   );
 }
+
+const REACH: ShownColumn<PowerReport['glide']['reach'][number]>[] = [
+  { key: 'wind', label: 'Wind against', fixed: true, kind: 'speed', value: (r) => r.wind },
+  { key: 'distance', label: 'Reaches', kind: 'distance', value: (r) => Math.max(0, r.distance) },
+  {
+    key: 'speed',
+    label: 'Flown at',
+    kind: 'speed',
+    value: (r) => (r.distance > 0 ? r.speed : null),
+  },
+];

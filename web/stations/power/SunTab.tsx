@@ -1,9 +1,10 @@
 'use client';
 /** Solar cells: strings in the controller's window, one day of light, load and pack. */
+import { DateField } from '../../parts/dates/DateField';
 import { SOLAR } from '../../parts/paths';
 import { sentence } from '@skiametra/core/words';
 import { powertrainOf, type Powertrain } from '@skiametra/core/design';
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import type { SolarArray, SolarDay } from '@skiametra/core/power';
 import type { PowerReport } from '@skiametra/core/views';
 import { formatQuantity, type UnitSystem } from '@skiametra/core/units';
@@ -110,14 +111,10 @@ function CellFields({ solar }: CellFieldsProps) {
         <div className="fields">
           <DocField label="North" path={`${SOLAR}.latitude`} />
           <DocField label="East" path={`${SOLAR}.longitude`} />
-          <TextInput
+          <DateField
             label="Date"
-            type="date"
             value={solar.date}
-            onChange={(e) => {
-              if (e.currentTarget.value)
-                edit({ type: 'set', path: `${SOLAR}.date`, value: e.currentTarget.value });
-            }}
+            onChange={(date) => edit({ type: 'set', path: `${SOLAR}.date`, value: date })}
           />
           <DocField label="Light through haze" path={`${SOLAR}.clarity`} />
           <DocField label="Cells over the air, K" path={`${SOLAR}.warming`} />

@@ -1,6 +1,6 @@
 'use client';
 /** What to change next, by what it gains. */
-import { Button } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import type { Fix } from '@skiametra/core/assess';
 import type { Advice } from '@skiametra/core/refine';
 import { say } from '@skiametra/core/words';
@@ -59,11 +59,10 @@ export function AdviceList() {
         <div key={a.id} className="finding look">
           <span className="sev">
             {a.fix ? (
-              <input
-                type="checkbox"
+              <Checkbox
                 aria-label={`Include: ${words(a.fix.label)}`}
                 checked={picked[a.id] ?? true}
-                onChange={(e) => setPicked({ ...picked, [a.id]: e.target.checked })}
+                onChange={(e) => setPicked({ ...picked, [a.id]: e.currentTarget.checked })}
               />
             ) : (
               '!'

@@ -1,4 +1,5 @@
 'use client';
+import { StateScores } from './StateScores';
 import type { AnySaid } from '@skiametra/core/words';
 import { useSentence } from '../../parts/Sentence';
 import { entryOf, scoreRange, type Ledger, keyOf, type QuantityId } from '@skiametra/core/assess';
@@ -14,9 +15,9 @@ export function Score() {
   const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
   const against = useWorkspace((w) => w.againstLedger);
-  const loading = useWorkspace((w) => w.loading);
-  const setLoading = useWorkspace((w) => w.setLoading);
-  const setWhy = useWorkspace((w) => w.setWhy);
+  
+  
+  
   const words = useSentence();
   /** What blocks a state, without saying that it does. */
   const because = (said: AnySaid | undefined) => said && words({ code: 'because', fields: said.fields });
@@ -105,56 +106,12 @@ export function Score() {
               : []),
           ]}
         />
-        <div className="scrollx">
-          <table className="sheet fixed">
-            <thead>
-              <tr>
-                <th className="w70">State</th>
-                {brief.tasks.map((m) => (
-                  <th key={m.id} className="num">
-                    {m.name}
-                  </th>
-                ))}
-                <th className="num">Score</th>
-                <th className="num">Leaves the strip</th>
-                <th className="w110">What blocks it</th>
-              </tr>
-            </thead>
-            <tbody>
-              {sweep.map((l) => {
-                const why = blockOf(l.id);
-                return (
-                  <tr
-                    key={l.id}
-                    className={`clickable ${l.id === loading ? 'chosen' : ''}`}
-                    onClick={() => setLoading(l.id)}
-                  >
-                    <td>
-                      {l.name}
-                      {l.id === best?.id ? ' ◆' : ''}
-                    </td>
-                    {brief.tasks.map((m) => (
-                      <td key={m.id} className="num">
-                        {formatNumber(value(ledger, 'points', l.id, m.id), 3)}
-                      </td>
-                    ))}
-                    <td className="num">
-                      <button
-                        type="button"
-                        className="textbutton dotted"
-                        onClick={() => setWhy({ id: 'score', state: l.id })}
-                      >
-                        {formatNumber(value(ledger, 'score', l.id), 4)}
-                      </button>
-                    </td>
-                    <td className="num">{formatNumber(100 * value(ledger, 'stripChance', l.id), 2)} %</td>
-                    <td className="stoptext small">{because(why)}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <StateScores
+          ledger={ledger}
+          states={sweep}
+          best={best?.id}
+          because={(state) => because(blockOf(state))}
+        />
       </div>
       <div className="stack">
         <Readings title="Best" state="all" ids={['bestScore', 'bestCount']} />

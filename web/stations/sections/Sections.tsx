@@ -1,5 +1,5 @@
 'use client';
-import { Button, SegmentedControl } from '@mantine/core';
+import { Button, SegmentedControl, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { sectionWork } from '@skiametra/core/views';
 import { sparOf, type SectionChoice } from '@skiametra/core/design';
@@ -89,9 +89,8 @@ export function Sections() {
           {sections.map((s) => {
             const o = outlineOf(s);
             return (
-              <button
+              <UnstyledButton
                 key={s.id}
-                type="button"
                 className={`reading asgrid gap12 mid ${s.id === section.id ? 'chosen' : ''}`}
                 aria-pressed={s.id === section.id}
                 onClick={() => setChosen(s.id)}
@@ -103,7 +102,7 @@ export function Sections() {
                   <span className="stoptext">?</span>
                 )}
                 <span>{s.name}</span>
-              </button>
+              </UnstyledButton>
             );
           })}
           <Button variant="subtle" size="xs" mt={4} onClick={() => add(null)}>

@@ -1,6 +1,7 @@
 'use client';
 /** Body, what sticks out of it, what it stands on, rotors and what some layouts have besides. */
-import { Button } from '@mantine/core';
+import { CellSelect } from '../../parts/fields/CellSelect';
+import { Button, Checkbox } from '@mantine/core';
 import { powertrainOf } from '@skiametra/core/design';
 import { ThrusterAxes, ThrusterPlaces } from '../../parts/ThrusterTable';
 import { DocField } from '../../parts/fields/DocField';
@@ -131,15 +132,14 @@ function IsRotors({ index }: { index: number }) {
   if (!row) return null;
   const { part, ...plain } = row;
   return (
-    <input
-      type="checkbox"
+    <Checkbox
       aria-label={`${row.name} is the drag of stopped lift rotors`}
       checked={part?.kind === 'lift rotor'}
       onChange={(e) =>
         edit({
           type: 'set',
           path: `${DESIGN}.dragItems.${index}`,
-          value: e.target.checked ? { ...plain, part: { kind: 'lift rotor' } } : plain,
+          value: e.currentTarget.checked ? { ...plain, part: { kind: 'lift rotor' } } : plain,
         })
       }
     />
@@ -166,18 +166,12 @@ function DragFrom({ row, index }: { row: Record<string, unknown>; index: number 
   };
   return (
     <div>
-      <select
-        className="cell"
-        aria-label={`How the drag of row ${index + 1} is found`}
+      <CellSelect
+        label={`How the drag of row ${index + 1} is found`}
         value={from?.kind ?? 'typed'}
-        onChange={(e) => set(e.target.value)}
-      >
-        {Object.entries(SOURCES).map(([k, v]) => (
-          <option key={k} value={k}>
-            {v.label}
-          </option>
-        ))}
-      </select>
+        options={Object.entries(SOURCES).map(([value, { label }]) => ({ value, label }))}
+        onChange={set}
+      />
       {fields.map((k) => (
         <DocField key={k} label={k} path={`${P}.from.${k}`} />
       ))}

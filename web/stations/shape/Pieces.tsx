@@ -1,15 +1,15 @@
 'use client';
 /** The pieces that it comes apart into, and their box. */
+import { ShownTable, type ShownColumn } from '../../parts/table';
 import { DESIGN } from '../../parts/paths';
 import { Button } from '@mantine/core';
 import type { Piece } from '@skiametra/core/layout';
-import { formatValue } from '@skiametra/core/units';
 import { DocField } from '../../parts/fields/DocField';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
   const limits = useWorkspace((w) => w.content.document.design.limits);
-  const units = useWorkspace((w) => w.units);
+
   const edit = useWorkspace((w) => w.edit);
   if (!limits)
     return (
@@ -36,12 +36,6 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
         </Button>
       </div>
     );
-  const sign = (ok: boolean | null, text: string) =>
-    ok === null ? (
-      <span className="dim">–</span>
-    ) : (
-      <span className={ok ? '' : 'stoptext'}>{ok ? text : `✕ ${text}`}</span>
-    );
   return (
     <div className="stack">
       <div className="fields">
@@ -60,42 +54,40 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] | null }) {
           </>
         )}
       </div>
-      {pieces && (
-        <table className="sheet" aria-label="Pieces">
-          <thead>
-            <tr>
-              <th>Piece</th>
-              <th className="num">Long</th>
-              <th className="num">Wide</th>
-              <th>Car</th>
-              <th className="num">Prints</th>
-              <th className="num">Sheets a layer</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pieces.map((p) => (
-              <tr key={p.name}>
-                <td>
-                  {p.name}
-                  {p.count > 1 ? ' ×2' : ''}
-                </td>
-                <td className="num">{formatValue(p.length, 'length', units)}</td>
-                <td className="num">{formatValue(p.width, 'length', units)}</td>
-                <td>{sign(p.carries, p.carries ? 'fits' : 'too long')}</td>
-                <td className="num">
-                  {p.prints === null
-                    ? '–'
-                    : sign(
-                        Number.isFinite(p.prints),
-                        Number.isFinite(p.prints) ? String(p.prints) : 'too wide',
-                      )}
-                </td>
-                <td className="num">{p.sheets ?? '–'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {pieces && <ShownTable name="Pieces" rows={pieces} rowKey={(p) => p.name} columns={COLUMNS} />}
     </div>
   );
 }
+
+/** What a piece fits in; null where no limit is given. */
+function sign(fits: boolean | null, text: string) {
+  if (fits === null) return <span className="dim">–</span>;
+  return <span className={fits ? undefined : 'stoptext'}>{fits ? text : `✕ ${text}`}</span>;
+}
+const printed = (p: Piece) =>
+  p.prints !== null && Number.isFinite(p.prints) ? String(p.prints) : 'too wide';
+
+const COLUMNS: ShownColumn<Piece>[] = [
+  {
+    key: 'name',
+    label: 'Piece',
+    fixed: true,
+    value: (p) => (p.count > 1 ? `${p.name} ×${p.count}` : p.name),
+  },
+  { key: 'length', label: 'Long', kind: 'length', value: (p) => p.length },
+  { key: 'width', label: 'Wide', kind: 'length', value: (p) => p.width },
+  {
+    key: 'car',
+    label: 'Car',
+    value: (p) => (p.carries === null ? null : p.carries ? 'fits' : 'too long'),
+    render: (p) => sign(p.carries, p.carries ? 'fits' : 'too long'),
+  },
+  {
+    key: 'prints',
+    label: 'Prints',
+    numeric: true,
+    value: (p) => (p.prints === null ? null : printed(p)),
+    render: (p) => sign(p.prints === null ? null : Number.isFinite(p.prints), printed(p)),
+  },
+  { key: 'sheets', label: 'Sheets a layer', kind: 'count', value: (p) => p.sheets },
+];

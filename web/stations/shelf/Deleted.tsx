@@ -1,5 +1,6 @@
 'use client';
 /** Projects that were taken away and can come back. */
+import { DateWords } from '../../parts/dates/DateWords';
 import { Button } from '@mantine/core';
 import type { DeletedProject } from '../../server/projects';
 
@@ -16,7 +17,7 @@ export function Deleted({ list, onBack }: { list: DeletedProject[]; onBack: (p: 
             {p.name} · {p.aircraft}
           </span>
           <span className="dim">
-            {new Date(p.deletedAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+            <DateWords iso={new Date(p.deletedAt).toISOString()} />
             {p.by ? `, by ${p.by}` : ''}
           </span>
           <Button size="compact-sm" variant="default" onClick={() => onBack(p)}>

@@ -1,5 +1,6 @@
 'use client';
 /** What the spar is made of, and where its numbers come from. */
+import { NativeSelect } from '@mantine/core';
 import { sparOf } from '@skiametra/core/design';
 import { MATERIALS, materialNamed, sparSection } from '@skiametra/core/structure';
 import { formatQuantity } from '@skiametra/core/units';
@@ -12,22 +13,16 @@ export function Material({ label, path }: { label: string; path: string }) {
     (w) => (sparOf(w.content.document.design)?.shape as unknown as Record<string, string>)[key],
   );
   return (
-    <div className="qf wide">
-      <label htmlFor={path}>{label}</label>
-      <select
-        id={path}
-        className="cell plaininput"
-        value={value}
-        onChange={(e) => edit({ type: 'set', path, value: e.target.value })}
-      >
-        {!materialNamed(value) && <option value={value}>{value} (not in the store)</option>}
-        {MATERIALS.map((m) => (
-          <option key={m.id} value={m.id}>
-            {m.name}
-          </option>
-        ))}
-      </select>
-    </div>
+    <NativeSelect
+      className="wide"
+      label={label}
+      value={value}
+      data={[
+        ...(materialNamed(value) ? [] : [{ value, label: `${value} (not in the store)` }]),
+        ...MATERIALS.map((m) => ({ value: m.id, label: m.name })),
+      ]}
+      onChange={(e) => edit({ type: 'set', path, value: e.currentTarget.value })}
+    />
   );
 }
 

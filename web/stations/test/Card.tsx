@@ -1,5 +1,6 @@
 'use client';
 /** The flight card: what is flown and why, and when it ends. */
+import { NativeSelect } from '@mantine/core';
 import { entryOf } from '@skiametra/core/assess';
 import type { TestBody } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
@@ -36,21 +37,12 @@ export function Card({ id, body, set }: { id: string; body: TestBody; set: SetBo
           </label>
           <TextCell label="Title" path={`${P}.title`} />
         </div>
-        <div className="qf">
-          <label htmlFor="card-state">State</label>
-          <select
-            id="card-state"
-            className="cell plaininput"
-            value={body.card.state}
-            onChange={(e) => set(cardFor(design, body, e.target.value))}
-          >
-            {states.map((l) => (
-              <option key={l.id} value={l.id}>
-                {l.name}
-              </option>
-            ))}
-          </select>
-        </div>
+        <NativeSelect
+          label="State"
+          value={body.card.state}
+          data={states.map((l) => ({ value: l.id, label: l.name }))}
+          onChange={(e) => set(cardFor(design, body, e.currentTarget.value))}
+        />
         {cg && (
           <div className="dim note">
             {frame ? `Airframe: ${frame}. ` : ''}CG should be at {formatQuantity(cg.value, 'length', units)}{' '}

@@ -1,5 +1,6 @@
 'use client';
 /** What is gone through before the flight. */
+import { momentInWords } from '../../parts/dates/dateFormat';
 import { Button, Checkbox } from '@mantine/core';
 import type { TestBody } from '@skiametra/core/design';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -44,7 +45,7 @@ export function Checklist({ body, set }: { body: TestBody; set: SetBody }) {
       <div className="line gap12 mid mt8">
         <Button
           disabled={!done || body.signedBy !== ''}
-          onClick={() => set({ signedBy: `${person.name}, ${new Date().toLocaleString()}` })}
+          onClick={() => set({ signedBy: `${person.name}, ${momentInWords(new Date().toISOString())}` })}
         >
           Sign the list
         </Button>

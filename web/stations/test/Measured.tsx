@@ -1,5 +1,6 @@
 'use client';
 /** What was measured in a flight. */
+import { Checkbox } from '@mantine/core';
 import { entryNamed, quantityDef } from '@skiametra/core/assess';
 import type { TestBody } from '@skiametra/core/design';
 import { measurementsOf, recordQuestions } from '@skiametra/core/trial';
@@ -59,20 +60,18 @@ export function Measured({ id, body }: { id: string; body: TestBody }) {
             <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
             <div className="dim tiny line">
               <span>{m.from}</span>
-              <label className="atend">
-                <input
-                  type="checkbox"
-                  checked={m.setAside}
-                  onChange={(ev) =>
-                    edit({
-                      type: 'set',
-                      path: `tests.${id}.body.measurements.${i}.setAside`,
-                      value: ev.target.checked,
-                    })
-                  }
-                />{' '}
-                set aside
-              </label>
+              <Checkbox
+                className="atend"
+                label="set aside"
+                checked={m.setAside}
+                onChange={(e) =>
+                  edit({
+                    type: 'set',
+                    path: `tests.${id}.body.measurements.${i}.setAside`,
+                    value: e.currentTarget.checked,
+                  })
+                }
+              />
             </div>
           </div>
         );

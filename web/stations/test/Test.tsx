@@ -1,7 +1,8 @@
 'use client';
-import { Button } from '@mantine/core';
+import { Button, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { called } from '../../parts/called';
+import { DateWords } from '../../parts/dates/DateWords';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { createTestAction } from '../../server/actions';
 import { TestSheet } from './TestSheet';
@@ -38,9 +39,8 @@ export function Test() {
           <p className="dim">No card yet. Plan the first flight: what is to be learnt, and when to stop.</p>
         )}
         {tests.map((t) => (
-          <button
+          <UnstyledButton
             key={t.id}
-            type="button"
             className={`reading ${t.id === test?.id ? 'chosen' : ''}`}
             aria-pressed={t.id === test?.id}
             onClick={() => setChosen(t.id)}
@@ -50,8 +50,16 @@ export function Test() {
               {t.body.record.flown ? '●' : '◇'}
             </span>{' '}
             {t.body.card.title || 'Untitled'}
-            <div className="dim tiny">{t.body.record.flown ? `flown ${t.body.record.date}` : 'planned'}</div>
-          </button>
+            <div className="dim tiny">
+              {t.body.record.flown ? (
+                <>
+                  flown <DateWords iso={t.body.record.date} />
+                </>
+              ) : (
+                'planned'
+              )}
+            </div>
+          </UnstyledButton>
         ))}
         <Button mt={10} variant="light" onClick={() => void add()}>
           Plan a flight

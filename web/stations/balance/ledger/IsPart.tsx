@@ -1,6 +1,6 @@
 'use client';
 /** Which part of the design a line of the mass list weighs. What is linked follows the part; a mere mass follows nothing. */
-import { NativeSelect } from '@mantine/core';
+import { CellSelect } from '../../../parts/fields/CellSelect';
 import { PART_KINDS, type Item, type PartKind, powertrainOf } from '@skiametra/core/design';
 import { partMass, plannedItem } from '@skiametra/core/mass';
 import { DESIGN } from '../../../parts/paths';
@@ -47,17 +47,15 @@ export function IsPart({ index }: { index: number }) {
     });
   };
   return (
-    <NativeSelect
-      className="incell"
-      variant="unstyled"
-      aria-label={`Part that row ${index + 1} weighs`}
+    <CellSelect
+      label={`Part that row ${index + 1} weighs`}
       value={item.part ? `${item.part.kind}${item.part.of ? `|${item.part.of}` : ''}` : ''}
-      data={[
+      options={[
         { value: '', label: 'no part' },
         ...PART_KINDS.map((kind) => ({ value: kind, label: kind })),
         ...several.map((s) => ({ value: `${s.kind}|${s.of}`, label: s.label })),
       ]}
-      onChange={(e) => set(e.currentTarget.value)}
+      onChange={set}
     />
   );
 }

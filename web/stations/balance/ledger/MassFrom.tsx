@@ -1,6 +1,6 @@
 'use client';
 /** How a planned mass is found: typed, by the part it is, by area of a surface, or from what a part is made of. */
-import { NativeSelect } from '@mantine/core';
+import { CellSelect } from '../../../parts/fields/CellSelect';
 import type { Design, Item } from '@skiametra/core/design';
 import { partMass, plannedItem } from '@skiametra/core/mass';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -21,13 +21,11 @@ export function MassFrom({ index }: { index: number }) {
   const set = (choice: string) =>
     edit({ type: 'set', path: `${DESIGN}.items.${index}`, value: foundBy(item, choice, design) });
   return (
-    <NativeSelect
-      className="incell"
-      variant="unstyled"
-      aria-label={`Where the planned mass of row ${index + 1} comes from`}
+    <CellSelect
+      label={`Where the planned mass of row ${index + 1} comes from`}
       value={choiceOf(item.planned)}
-      data={choices(item, design)}
-      onChange={(e) => set(e.currentTarget.value)}
+      options={choices(item, design)}
+      onChange={set}
     />
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 /** Mass, CG and what follows of it in every state; a press on a name takes it into view. */
+import { UnstyledButton } from '@mantine/core';
 import { formatValue } from '@skiametra/core/units';
 import type { LayoutReport } from '@skiametra/core/views';
 import { ShownTable, type ShownColumn } from '../../../parts/table';
@@ -18,10 +19,10 @@ export function StateTable({ states }: { states: LayoutReport['states'] }) {
       fixed: true,
       value: (s) => s.name,
       render: (s) => (
-        <button type="button" className="sorter" onClick={() => setLoading(s.loading)}>
+        <UnstyledButton className="sorter" onClick={() => setLoading(s.loading)}>
           {s.name}
           {s.hover ? ' (hover)' : ''}
-        </button>
+        </UnstyledButton>
       ),
     },
     ...FIGURES.slice(0, 3),

@@ -1,6 +1,7 @@
 'use client';
 /** One bench test: what was set up, its runs, what they say. */
-import { NativeSelect, TextInput } from '@mantine/core';
+import { DateField } from '../../../parts/dates/DateField';
+import { NativeSelect } from '@mantine/core';
 import type { BenchBody } from '@skiametra/core/design';
 import type { BenchResult } from '@skiametra/core/trial';
 import { useEffect, useState } from 'react';
@@ -85,11 +86,10 @@ export function BenchSheet({ test }: { test: BenchTest }) {
               }}
               data={options('pack', 'as designed')}
             />
-            <TextInput
+            <DateField
               label="Date"
-              type="date"
               value={body.record.date}
-              onChange={(e) => edit({ type: 'set', path: `${P}.record.date`, value: e.currentTarget.value })}
+              onChange={(date) => edit({ type: 'set', path: `${P}.record.date`, value: date })}
             />
             <QuantityField
               label="Air"

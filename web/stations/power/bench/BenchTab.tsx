@@ -1,6 +1,6 @@
 'use client';
 /** The bench: what the drive does on a stand, held against what is computed. */
-import { Button } from '@mantine/core';
+import { Button, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { called } from '../../../parts/called';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -45,9 +45,8 @@ export function BenchTab() {
           </p>
         )}
         {tests.map((t) => (
-          <button
+          <UnstyledButton
             key={t.id}
-            type="button"
             className={`reading ${t.id === test?.id ? 'chosen' : ''}`}
             aria-pressed={t.id === test?.id}
             onClick={() => setChosen(t.id)}
@@ -61,7 +60,7 @@ export function BenchTab() {
               {name(t.body.bench.propeller, 'propeller as designed')},{' '}
               {name(t.body.bench.pack, 'pack as designed')}
             </div>
-          </button>
+          </UnstyledButton>
         ))}
         <Button mt={10} variant="light" onClick={() => void add()}>
           New bench test

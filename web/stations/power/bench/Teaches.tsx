@@ -1,10 +1,11 @@
 'use client';
 /** What a bench test teaches the prediction. */
+import { ShownTable, type ShownColumn } from '../../../parts/table';
 import { Button } from '@mantine/core';
 import { entryOf } from '@skiametra/core/assess';
 import type { BenchBody } from '@skiametra/core/design';
 import { isOwnDrive, type BenchResult } from '@skiametra/core/trial';
-import { formatNumber, formatQuantity } from '@skiametra/core/units';
+import { formatQuantity } from '@skiametra/core/units';
 import { Readings } from '../../../parts/marks/Reading';
 import { useCalibrate } from '../../../parts/useCalibrate';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -36,32 +37,7 @@ export function Teaches({ result, bench }: { result: BenchResult; bench: BenchBo
             <div>{r}</div>
           </div>
         ))}
-        {f && (
-          <table className="sheet" aria-label="Measured over computed">
-            <thead>
-              <tr>
-                <th>Measured over computed</th>
-                <th className="num">factor</th>
-                <th className="num">±</th>
-              </tr>
-            </thead>
-            <tbody>
-              {(
-                [
-                  ['thrust at its rpm', f.thrust, f.sigma[0]],
-                  ['propeller torque', f.torque, f.sigma[1]],
-                  ['electrical loss', f.loss, f.sigma[2]],
-                ] as const
-              ).map(([n, v, s]) => (
-                <tr key={n}>
-                  <td>{n}</td>
-                  <td className="num measuredtext">{v.toFixed(3)}</td>
-                  <td className="num">{s.toFixed(3)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
+        {f && <Factors fit={f} />}
         {result.corrected && predicted != null && (
           <p className="around8">
             Brought to the site’s air and a half-full pack:{' '}
@@ -120,35 +96,57 @@ export function Teaches({ result, bench }: { result: BenchResult; bench: BenchBo
       )}
       <section className="block">
         <h2>Steps</h2>
-        <div className="scrollx">
-          <table className="sheet" aria-label="Steps of the bench">
-            <thead>
-              <tr>
-                <th className="num">Throttle</th>
-                <th className="num">Volts</th>
-                <th className="num">Amps</th>
-                <th className="num">Thrust</th>
-                <th className="num">rpm</th>
-                <th className="num">g/W</th>
-                <th className="num">apart</th>
-              </tr>
-            </thead>
-            <tbody>
-              {result.steps.map((s) => (
-                <tr key={s.throttle}>
-                  <td className="num">{formatNumber(100 * s.throttle, 3)} %</td>
-                  <td className="num">{s.volts.toFixed(2)}</td>
-                  <td className="num">{formatNumber(s.amps, 3)}</td>
-                  <td className="num">{formatQuantity(s.thrust, 'force', units)}</td>
-                  <td className="num">{formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}</td>
-                  <td className="num">{formatNumber(s.gramsPerWatt, 3)}</td>
-                  <td className="num">{s.runs > 1 ? `${(100 * s.spread).toFixed(1)} %` : ''}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <Steps steps={result.steps} />
       </section>
     </>
+  );
+}
+
+function Factors({ fit }: { fit: NonNullable<BenchResult['fit']> }) {
+  const rows = [
+    { name: 'thrust at its rpm', factor: fit.thrust, sigma: fit.sigma[0] },
+    { name: 'propeller torque', factor: fit.torque, sigma: fit.sigma[1] },
+    { name: 'electrical loss', factor: fit.loss, sigma: fit.sigma[2] },
+  ];
+  return (
+    <ShownTable
+      name="Measured over computed"
+      rows={rows}
+      rowKey={(r) => r.name}
+      columns={[
+        { key: 'name', label: 'Measured over computed', fixed: true, value: (r) => r.name },
+        {
+          key: 'factor',
+          label: 'Factor',
+          kind: 'ratio',
+          value: (r) => r.factor,
+          render: (r) => <span className="measuredtext">{r.factor.toFixed(3)}</span>,
+        },
+        { key: 'sigma', label: '±', numeric: true, value: (r) => r.sigma, render: (r) => r.sigma.toFixed(3) },
+      ]}
+    />
+  );
+}
+
+type Step = BenchResult['steps'][number];
+
+const STEPS: ShownColumn<Step>[] = [
+  { key: 'throttle', label: 'Throttle', fixed: true, kind: 'percent', value: (s) => s.throttle },
+  { key: 'volts', label: 'Volts', kind: 'voltage', value: (s) => s.volts },
+  { key: 'amps', label: 'Amps', kind: 'current', value: (s) => s.amps },
+  { key: 'thrust', label: 'Thrust', kind: 'force', value: (s) => s.thrust },
+  { key: 'omega', label: 'Rotation', kind: 'rotation', value: (s) => s.omega },
+  { key: 'grams', label: 'Thrust for a watt [g]', kind: 'ratio', value: (s) => s.gramsPerWatt },
+  {
+    key: 'apart',
+    label: 'Runs apart',
+    kind: 'percent',
+    value: (s) => (s.runs > 1 ? s.spread : null),
+  },
+];
+
+function Steps({ steps }: { steps: readonly Step[] }) {
+  return (
+    <ShownTable name="Steps of the bench" rows={steps} rowKey={(s) => String(s.throttle)} columns={STEPS} />
   );
 }

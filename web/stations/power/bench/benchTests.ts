@@ -1,4 +1,5 @@
 /** Bench tests of the version in hand. */
+import { dayOf } from '../../../parts/dates/dateFormat';
 import { emptyRecord, type BenchBody, type TestBody } from '@skiametra/core/design';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
@@ -13,7 +14,7 @@ export function useBenchTests(): BenchTest[] {
   );
 }
 
-const today = () => new Date().toISOString().slice(0, 10);
+const today = () => dayOf(new Date());
 
 export function emptyBench(loading: string, temperature: number, title: string, bench: BenchBody): TestBody {
   return {

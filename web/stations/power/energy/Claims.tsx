@@ -1,5 +1,6 @@
 'use client';
 /** What the maker says, held against what is computed. */
+import { UnstyledButton } from '@mantine/core';
 import { DESIGN } from '../../../parts/paths';
 import type { PowerReport } from '@skiametra/core/views';
 import { DocField } from '../../../parts/fields/DocField';
@@ -18,8 +19,7 @@ export function Claims({ report }: { report: PowerReport }) {
         <p className="dim below8">
           Write down what makers and plans claim; what cannot be true together is pointed at.
         </p>
-        <button
-          type="button"
+        <UnstyledButton
           className="sorter predictedtext"
 
           onClick={() =>
@@ -38,7 +38,7 @@ export function Claims({ report }: { report: PowerReport }) {
           }
         >
           Write claims down
-        </button>
+        </UnstyledButton>
       </section>
     );
   return (

@@ -14,6 +14,7 @@ export function Flight({ report }: { report: PowerReport }) {
     rows = r.rows,
     [chart, setChart] = useState<'height' | 'torque'>('height');
   const ceiling = useWorkspace((w) => powertrainOf(w.content.document.design).rubber!.ceiling);
+  const units = useWorkspace((w) => w.units);
   const season = useSeason();
   return (
     <div className="stack gap4">
@@ -37,8 +38,8 @@ export function Flight({ report }: { report: PowerReport }) {
         <ChartFrame
           title={
             r.touched !== null
-              ? `It meets the ceiling after ${formatQuantity(r.touched, 'time', 'metric')}`
-              : `Up for ${formatQuantity(r.time, 'time', 'metric')}, highest ${formatQuantity(r.peak, 'distance', 'metric')}`
+              ? `It meets the ceiling after ${formatQuantity(r.touched, 'time', units)}`
+              : `Up for ${formatQuantity(r.time, 'time', units)}, highest ${formatQuantity(r.peak, 'distance', units)}`
           }
           height={250}
           xName="Time"

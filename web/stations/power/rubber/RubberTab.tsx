@@ -35,6 +35,7 @@ export const USUAL_RUBBER = {
 };
 
 export function RubberTab({ report }: { report: PowerReport }) {
+  const units = useWorkspace((w) => w.units);
   const words = useSentence();
   const design = useWorkspace((w) => w.content.document.design),
     { rubber } = design.power;
@@ -127,8 +128,8 @@ export function RubberTab({ report }: { report: PowerReport }) {
           </div>
           {r.dethermalizer !== null && (
             <p className="over8">
-              Dethermalizer at {formatQuantity(r.dethermalizer, 'time', 'metric')}, or it drifts off the
-              field. Set it for the field, not for the stopwatch.
+              Dethermalizer at {formatQuantity(r.dethermalizer, 'time', units)}, or it drifts off the field.
+              Set it for the field, not for the stopwatch.
             </p>
           )}
         </section>

@@ -1,8 +1,9 @@
 'use client';
 /** Flights of a season in one table and one chart. */
+import { DateWords } from '../../../parts/dates/DateWords';
+import { ShownTable, type ShownColumn } from '../../../parts/table';
 import { powertrainOf } from '@skiametra/core/design';
 import { rubberSeason } from '@skiametra/core/trial';
-import { formatQuantity } from '@skiametra/core/units';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
 export function useSeason() {
@@ -17,7 +18,7 @@ export function useSeason() {
 
 export function Season() {
   const season = useSeason();
-  const units = useWorkspace((w) => w.units);
+
   if (season.length === 0)
     return (
       <p className="dim">No flight is logged yet: record launch turns, turns left and seconds under Test.</p>
@@ -26,51 +27,13 @@ export function Season() {
   return (
     <section className="block" aria-label="Season">
       <h2>Flights of this version</h2>
-      <div className="scrollx">
-        <table className="sheet shelf" aria-label="Logged flights">
-          <thead>
-            <tr>
-              <th>Date</th>
-              <th>What was changed</th>
-              <th className="num">Turns</th>
-              <th className="num">Left</th>
-              <th className="num">Torque</th>
-              <th className="num">rpm</th>
-              <th className="num">Pitch flown</th>
-              <th className="num">Height</th>
-              <th className="num">Time</th>
-            </tr>
-          </thead>
-          <tbody>
-            {season.map((s) => (
-              <tr key={s.id} className={s.clean ? undefined : 'faded'}>
-                <td className="num">{s.date.slice(5)}</td>
-                <td>
-                  {s.change}
-                  {s.clean ? '' : ' (not clean)'}
-                </td>
-                <td className="num">{formatQuantity(s.launchTurns, 'count', units)}</td>
-                <td className="num">
-                  {s.turnsLeft === null ? '–' : formatQuantity(s.turnsLeft, 'count', units)}
-                </td>
-                <td className="num">
-                  {s.torque === null ? '–' : formatQuantity(s.torque, 'smallMoment', units)}
-                </td>
-                <td className="num">
-                  {s.omega === null ? '–' : formatQuantity(s.omega, 'rotation', units).replace(' rpm', '')}
-                </td>
-                <td className="num">{s.pitch === null ? '–' : formatQuantity(s.pitch, 'length', units)}</td>
-                <td className="num">
-                  {s.height === null ? '–' : formatQuantity(s.height, 'distance', units)}
-                </td>
-                <td className="num" style={{ fontWeight: s.clean && s.seconds === best ? 700 : 400 }}>
-                  {formatQuantity(s.seconds, 'time', units)}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <ShownTable
+        name="Logged flights"
+        rows={season}
+        rowKey={(s) => s.id}
+        rowClass={(s) => (s.clean ? (s.seconds === best ? 'chosen' : undefined) : 'faded')}
+        columns={COLUMNS}
+      />
       <p className="dim small over4">
         Pitch flown: what the blade would need for the advance of the first clean flight at this rpm. A flight
         that is not clean is set aside in the fit. The marks beside the readings are of flights on nearly
@@ -79,3 +42,22 @@ export function Season() {
     </section>
   );
 }
+
+type Flown = ReturnType<typeof useSeason>[number];
+
+const COLUMNS: ShownColumn<Flown>[] = [
+  { key: 'date', label: 'Date', value: (s) => s.date, render: (s) => <DateWords iso={s.date} /> },
+  {
+    key: 'change',
+    label: 'What was changed',
+    fixed: true,
+    value: (s) => (s.clean ? s.change : `${s.change} (not clean)`),
+  },
+  { key: 'turns', label: 'Turns', kind: 'count', value: (s) => s.launchTurns },
+  { key: 'left', label: 'Left', kind: 'count', value: (s) => s.turnsLeft },
+  { key: 'torque', label: 'Torque', kind: 'smallMoment', value: (s) => s.torque },
+  { key: 'omega', label: 'Rotation', kind: 'rotation', value: (s) => s.omega },
+  { key: 'pitch', label: 'Pitch flown', kind: 'length', value: (s) => s.pitch },
+  { key: 'height', label: 'Height', kind: 'distance', value: (s) => s.height },
+  { key: 'seconds', label: 'Time', kind: 'time', value: (s) => s.seconds },
+];

@@ -1,5 +1,7 @@
 'use client';
 /** What every supply feeds. */
+import { CellSelect } from '../../../parts/fields/CellSelect';
+import { UnstyledButton } from '@mantine/core';
 import { POWER } from '../../../parts/paths';
 import { powertrainOf } from '@skiametra/core/design';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -13,35 +15,28 @@ export function Feeds({ row }: { row: number }) {
   return (
     <div className="small">
       {part.feeds.map((f) => (
-        <button
+        <UnstyledButton
           key={f}
-          type="button"
           className="sorter"
           title="Take this feed away"
           aria-label={`${supply.find((s) => s.id === f)?.name ?? f}: no longer feeds ${part.name}`}
           onClick={() => set(part.feeds.filter((x) => x !== f))}
         >
           {supply.find((s) => s.id === f)?.name ?? f} <span aria-hidden="true">✕ </span>
-        </button>
+        </UnstyledButton>
       ))}
       {part.kind !== 'pack' && (
-        <select
-          className="cell"
-          aria-label={`Feed of ${part.name}`}
+        <CellSelect
+          label={`Feed of ${part.name}`}
           value=""
-          onChange={(e) => {
-            if (e.target.value) set([...part.feeds, e.target.value]);
-          }}
-        >
-          <option value="">{part.feeds.length ? 'or …' : 'choose …'}</option>
-          {supply
-            .filter((s) => s.id !== part.id && !part.feeds.includes(s.id))
-            .map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-        </select>
+          options={[
+            { value: '', label: part.feeds.length ? 'or …' : 'choose …' },
+            ...supply
+              .filter((s) => s.id !== part.id && !part.feeds.includes(s.id))
+              .map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          onChange={(id) => id && set([...part.feeds, id])}
+        />
       )}
     </div>
   );
