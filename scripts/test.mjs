@@ -64,11 +64,7 @@ async function main() {
         run(process.execPath, [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0'], { what: 'Lint' }),
       ),
       attempt(async () => {
-        // the whole, then the core by itself: it knows neither a browser nor Node
-        for (const project of ['tsconfig.json', 'core/tsconfig.json'])
-          await run(process.execPath, [bin('typescript/bin/tsc'), '--noEmit', '-p', project], {
-            what: `The type check of ${project}`,
-          });
+        await run(process.execPath, [join(ROOT, 'scripts/typecheck.mjs')], { what: 'The type check' });
       }),
     ]);
     ok = ok && still.every(Boolean);

@@ -44,8 +44,8 @@ describe('skia', () => {
     writeFileSync(
       file,
       JSON.stringify(
-        (JSON.parse((await call('demo', 'bittern')).out) as { versions: { document: unknown }[] }).versions[0]
-          .document,
+        (JSON.parse((await call('demo', 'bittern')).out) as { versions: { document: unknown }[] })
+          .versions[0]!.document,
       ),
     );
     expect((await call('assess', file)).code).toBe(0);
@@ -155,10 +155,10 @@ describe('skia section', () => {
   });
   it('inviscid: drag is zero, pressures on request, lift as thin-airfoil theory has it', async () => {
     const j = await section('--airfoil', 'naca0012', '--alpha', '4', '--inviscid', '--cp');
-    expect(j.points[0].cd).toBe(0);
-    expect(j.points[0].cl!).toBeCloseTo(2 * Math.PI * Math.sin((4 * Math.PI) / 180) * 1.1, 1);
+    expect(j.points[0]!.cd).toBe(0);
+    expect(j.points[0]!.cl!).toBeCloseTo(2 * Math.PI * Math.sin((4 * Math.PI) / 180) * 1.1, 1);
     expect(j.cp!.length).toBe(160);
-    expect(Math.max(...j.cp!.map((p) => p[2]))).toBeLessThanOrEqual(1);
+    expect(Math.max(...j.cp!.map((p) => p[2]!))).toBeLessThanOrEqual(1);
   });
   it('options by their old names are refused with the new ones', async () => {
     for (const [was, is] of [
@@ -196,8 +196,8 @@ describe('skia section', () => {
       '--amplification',
       '7',
     );
-    expect(j.points[0].transitionTop).toBeLessThanOrEqual(0.301);
-    expect(j.points[0].transitionBottom).toBeLessThanOrEqual(0.401);
+    expect(j.points[0]!.transitionTop).toBeLessThanOrEqual(0.301);
+    expect(j.points[0]!.transitionBottom).toBeLessThanOrEqual(0.401);
     expect(j.amplification).toBe(7);
     const flap = await section(
       '--airfoil',
@@ -209,7 +209,7 @@ describe('skia section', () => {
       '--flap',
       '0.75,10',
     );
-    expect(flap.points[0].cl!).toBeGreaterThan(0.5);
+    expect(flap.points[0]!.cl!).toBeGreaterThan(0.5);
   });
   it('takes 5-digit and modified names, a plate, and a file; a plate says that it is rough', async () => {
     expect(
@@ -229,7 +229,7 @@ describe('skia section', () => {
       file,
       writeDat(
         'Mine',
-        Array.from({ length: 81 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]] as const),
+        Array.from({ length: 81 }, (_, i) => [c.xy[2 * i]!, c.xy[2 * i + 1]!] as const),
       ),
     );
     expect(parseDat('x', 'y').status).toBe('error');

@@ -35,8 +35,16 @@ export function surfacesCommand(
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
-  const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0]).id;
-  const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, state, cache, { speed });
+  const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0])!.id;
+  const r = layoutReport(
+    doc.brief,
+    doc.design,
+    doc.calibration,
+    ledger,
+    state,
+    cache,
+    speed === undefined ? {} : { speed },
+  );
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
   return {
@@ -119,7 +127,7 @@ export function balanceCommand(doc: DesignDocument): object {
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
   };
   const first = doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0];
-  const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first.id, cache);
+  const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first!.id, cache);
   return {
     states: doc.design.states.map((l) => {
       const s = loadedState(doc.design, l, 'best', 1);

@@ -66,7 +66,7 @@ async function readDesign(path: string | undefined): Promise<DesignDocument> {
   if (typeof data === 'object' && data !== null && 'format' in data) {
     const file = parseProjectJson(text);
     if (file.status === 'error') throw new UsageError(file.message);
-    return file.value.versions[file.value.versions.length - 1].document;
+    return file.value.versions[file.value.versions.length - 1]!.document;
   }
   const doc = readDocument(data);
   if (doc.status === 'error') throw new UsageError(doc.message);
@@ -224,7 +224,7 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
         throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
       return n;
     };
-    const loading = stateOf(doc, values) ?? doc.design.states[0].id;
+    const loading = stateOf(doc, values) ?? doc.design.states[0]!.id;
     await warmPolars(doc);
     out.write(
       logToCsv(
@@ -257,7 +257,7 @@ async function stand(port: string | undefined, out: Out, until?: AbortSignal): P
   await s.close();
 }
 
-const asSentence = (text: string): string => `${text[0].toUpperCase()}${text.slice(1)}.`;
+const asSentence = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}.`;
 
 /** @param until ends what would run on (`stand`) @returns exit status: 0, or 2 after one sentence on `err` */
 export async function main(args: string[], out: Out, err: Out, until?: AbortSignal): Promise<number> {
@@ -270,7 +270,7 @@ export async function main(args: string[], out: Out, err: Out, until?: AbortSign
       return 2;
     }
     if (e instanceof Error && 'code' in e && String(e.code).startsWith('ERR_PARSE_ARGS')) {
-      err.write(`${e.message.split('\n')[0].split('. To specify')[0]}\n`);
+      err.write(`${e.message.split('\n')[0]!.split('. To specify')[0]}\n`);
       return 2;
     }
     throw e;

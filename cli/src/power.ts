@@ -136,7 +136,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
     still: object[] = [];
   const cache: StepCache = new StepCache(),
     ledger = assess(brief, design, doc.calibration, cache);
-  const state = loading ?? (design.states.find((l) => !hovers(l)) ?? design.states[0]).id,
+  const state = loading ?? (design.states.find((l) => !hovers(l)) ?? design.states[0])!.id,
     mass = ledger.entries.find((e) => e.id === 'mass' && e.state === state)?.value ?? NaN;
   const add = (name: string, d: Drive, esc: number) => {
     list.push(...propulsors(name, d, operate(d, throttle, speed, soc), speed, { ...common, esc }, soc));
@@ -264,7 +264,7 @@ export function rubberCommand(doc: DesignDocument | null, loading: string | null
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
     if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
     if (!powertrainOf(doc.design).rubber) throw new UsageError('This design has no rubber motor.');
-    const state = loading ?? doc.design.states[0].id,
+    const state = loading ?? doc.design.states[0]!.id,
       r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;
     return {
       state,

@@ -66,12 +66,12 @@ function angles(text: string | undefined): number[] {
     throw new UsageError('--alpha takes one angle or FROM:TO:STEP in degrees, as --alpha=-4:14:0.5.');
   if (n.length === 1) return n;
   const [from, to, step] = n;
-  if (!(step > 0 && to >= from))
+  if (!(step! > 0 && to! >= from!))
     throw new UsageError('--alpha=FROM:TO:STEP needs FROM below TO and a step above zero.');
-  const count = Math.floor((to - from) / step + 1e-9) + 1;
+  const count = Math.floor((to! - from!) / step! + 1e-9) + 1;
   if (count > MAX_ANGLES)
     throw new UsageError(`--alpha asks for ${count} angles; ${MAX_ANGLES} is the most.`);
-  return Array.from({ length: count }, (_, i) => Number((from + i * step).toFixed(9)));
+  return Array.from({ length: count }, (_, i) => Number((from! + i * step!).toFixed(9)));
 }
 
 /** A shape by name or from a coordinate file. */
@@ -79,7 +79,7 @@ async function shapeNamed(text: string | undefined): Promise<{ name: string; sha
   if (!text) throw new UsageError('Name a section: --airfoil naca2412, naca23012, flatplate or a .dat file.');
   const naca = /^naca[ -]?(\d{4,5})(?:-(\d)(\d))?$/i.exec(text);
   if (naca) {
-    const [, digits, nose, at] = naca;
+    const [, digits = '', nose, at] = naca;
     if (digits.length === 5 && nose !== undefined)
       throw new UsageError(`“${text}” is not a section name: only four-digit sections take a dash.`);
     const name = `NACA ${digits}${nose === undefined ? '' : `-${nose}${at}`}`;
@@ -110,12 +110,13 @@ async function shapeNamed(text: string | undefined): Promise<{ name: string; sha
 
 function flapOf(text: string | undefined): { hinge: number; angle: number } | null {
   if (text === undefined) return null;
-  const n = text.split(',').map((p) => (p.trim() === '' ? NaN : Number(p)));
-  if (n.length !== 2 || !(n[0] >= 0.4 && n[0] <= 0.95) || !(Math.abs(n[1]) <= 40))
+  const parts = text.split(',').map((p) => (p.trim() === '' ? NaN : Number(p)));
+  const [hinge = NaN, deg = NaN] = parts;
+  if (parts.length !== 2 || !(hinge >= 0.4 && hinge <= 0.95) || !(Math.abs(deg) <= 40))
     throw new UsageError(
       '--flap takes HINGE,DEG: a hinge place of 0.4 to 0.95 of the chord and an angle within 40 degrees, as --flap 0.75,10.',
     );
-  return { hinge: n[0], angle: n[1] * DEG };
+  return { hinge, angle: deg * DEG };
 }
 
 const trimmed = (v: number, places = 6): number => Number(v.toFixed(places));
@@ -150,7 +151,11 @@ function inviscid(model: SectionModel, alphas: number[], cp: boolean): object {
     const p = inviscidAt(basis, alpha * DEG);
     const list = cp
       ? {
-          cp: Array.from(p.speed, (u, i) => [trimmed(xy[2 * i]), trimmed(xy[2 * i + 1]), trimmed(1 - u * u)]),
+          cp: Array.from(p.speed, (u, i) => [
+            trimmed(xy[2 * i]!),
+            trimmed(xy[2 * i + 1]!),
+            trimmed(1 - u * u),
+          ]),
         }
       : {};
     return {

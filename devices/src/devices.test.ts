@@ -88,9 +88,9 @@ describe('simulated thrust stand', () => {
     };
     const rows = run(4);
     expect(run(4)).toEqual(rows);
-    expect(rows[59][4]).toBeGreaterThan(8);
-    expect(rows[59][2]).toBeLessThan(16.8);
-    expect(rows[59][6]!).toBeGreaterThan(rows[0][6]!);
+    expect(rows[59]![4]).toBeGreaterThan(8);
+    expect(rows[59]![2]).toBeLessThan(16.8);
+    expect(rows[59]![6]!).toBeGreaterThan(rows[0]![6]!);
   });
   it('over its socket, with a tare that a cable spoilt, the factors that are hidden in it come back within their uncertainty', async () => {
     const stand = await serveStand(0, { seed: 5 });

@@ -62,7 +62,7 @@ export function logFlight(
       'the simulated logger flies laps; this brief has no mission of laps',
     );
   const prior = priorCalibration();
-  const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]] ?? m);
+  const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]!] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });
   const at = (id: QuantityId) => entryOf(ledger, id, loading)!.value;
   const noise = normalFrom(seed);
@@ -147,7 +147,7 @@ export function logFlight(
   // what loggers do: a dropped second on a straight, and one row twice
   const gap = Math.floor(rows.length * 0.55);
   const kept = [...rows.slice(0, gap), ...rows.slice(gap + 8)];
-  kept.splice(40, 0, kept[39]);
+  kept.splice(40, 0, kept[39]!);
   return { rows: kept, truth: { groundRun: run, lapTime: lapSeconds, lapSpeed: V, laps } };
 }
 

@@ -169,7 +169,16 @@ function stopped(socket: Socket): Promise<void> {
 export function rowOf(line: string): BenchRow | null {
   const v = line.split(' ').slice(1).map(Number);
   if (!line.startsWith('D ') || v.length !== 7 || !v.every(Number.isFinite)) return null;
-  return [v[0], v[1], v[2], v[3], v[4], (v[5] * Math.PI) / 30, v[6] + 273.15];
+  const [time, throttle, volts, amps, thrust, rpm, celsius] = v as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  return [time, throttle, volts, amps, thrust, (rpm * Math.PI) / 30, celsius + 273.15];
 }
 
 /** Longest that a run may take altogether [ms]: four times what it should, and half a minute. */
@@ -182,7 +191,7 @@ async function* steps(socket: Socket, read: Reader, plan: StandPlan): AsyncGener
     socket.write(`${line}\n`);
     return (await read(() => true))[0];
   };
-  if (!(await ask('HELLO')).startsWith('STAND 1'))
+  if (!(await ask('HELLO'))!.startsWith('STAND 1'))
     throw new StandError('What answers there is not a thrust stand of this kind.');
   await ask(`FIT ${JSON.stringify(plan.power)}`);
   const count = Math.max(5, Math.round(plan.hold * 10)),

@@ -65,7 +65,7 @@ export class ThrustStand {
   /** @returns the lines it answers */
   command(line: string): string[] {
     const [word, ...rest] = line.trim().split(/\s+/),
-      text = line.trim().slice(word.length).trim();
+      text = line.trim().slice(word!.length).trim();
     switch (word) {
       case 'HELLO':
         return [`STAND 1 rate=${RATE}`];
@@ -89,7 +89,7 @@ export class ThrustStand {
       case 'READ':
         return this.read(Number(rest[0]), rest.length);
       default:
-        return [`ERR no such command: ${word.slice(0, 20)}`];
+        return [`ERR no such command: ${word!.slice(0, 20)}`];
     }
   }
 

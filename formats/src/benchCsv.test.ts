@@ -16,10 +16,10 @@ describe('thrust-stand CSV', () => {
     const r = ok(
       'Throttle %,Voltage,Current,Thrust (g),RPM,Temp C\n0,16.8,0,12,0,15\n50,16.5,4,500,5800,17\n100,16,17,1400,9200,22',
     );
-    expect(r.rows[2][1]).toBe(1);
-    expect(r.rows[1][4]).toBeCloseTo(4.903, 3);
-    expect(r.rows[2][5]).toBeCloseTo((9200 * Math.PI) / 30, 6);
-    expect(r.rows[2][6]).toBeCloseTo(295.15, 6);
+    expect(r.rows[2]![1]).toBe(1);
+    expect(r.rows[1]![4]).toBeCloseTo(4.903, 3);
+    expect(r.rows[2]![5]).toBeCloseTo((9200 * Math.PI) / 30, 6);
+    expect(r.rows[2]![6]).toBeCloseTo(295.15, 6);
   });
   it('guesses percent from the values and says so', () =>
     expect(ok('throttle,volts,amps,thrust_n,rpm\n0,12,0,0,0\n60,12,5,3,5000').remarks.join()).toMatch(
@@ -29,7 +29,7 @@ describe('thrust-stand CSV', () => {
     const rows = ok(
       'time_s,throttle,volts,amps,thrust_n,rpm,temperature_c\n0,0,16.8,0,0.1,0,20\n1,1,16,17,13.4,9200,30',
     ).rows;
-    expect(ok(writeBenchCsv(rows)).rows[1][5]).toBeCloseTo(rows[1][5], 2);
+    expect(ok(writeBenchCsv(rows)).rows[1]![5]).toBeCloseTo(rows[1]![5], 2);
   });
   it('a missing column, a binary, an empty and a hopeless file are refused in a sentence', () => {
     expect(no('a,b\n1,2')).toMatch(/Columns missing: throttle, volts/);

@@ -73,53 +73,56 @@ export function parseBenchCsv(text: string): BenchCsvResult {
   const t = readTable(text, MAX_BENCH_BYTES, 'the run');
   if (t.status === 'error') return t;
   const at = COLUMNS.map((c) => t.head.findIndex((n) => c.names.test(n)));
-  const missing = COLUMNS.filter((c, i) => c.needed && at[i] < 0);
+  const missing = COLUMNS.filter((c, i) => c.needed && at[i]! < 0);
   if (missing.length)
     return {
       status: 'error',
       message: `Column${missing.length > 1 ? 's' : ''} missing: ${missing.map((c) => c.label).join(', ')}. The first line must name throttle, volts, amps, thrust (thrust_g for grams) and rpm; time and temperature if known.`,
     };
   const scale = at.map((k, i) =>
-    k < 0 ? 1 : (COLUMNS[i].scales.find(([re]) => re.test(t.head[k]))?.[1] ?? 1),
+    k < 0 ? 1 : (COLUMNS[i]!.scales.find(([re]) => re.test(t.head[k]!))?.[1] ?? 1),
   );
-  const kelvin = at[6] >= 0 && /k\)?$/.test(t.head[at[6]].replace(/^case$/, '')),
-    fahrenheit = at[6] >= 0 && /_?\(?f\)?$/.test(t.head[at[6]]);
+  // empty where there is no such column
+  const warmHead = t.head[at[6] ?? -1] ?? '',
+    kelvin = /k\)?$/.test(warmHead.replace(/^case$/, '')),
+    fahrenheit = /_?\(?f\)?$/.test(warmHead);
   const numbers = t.body.map((cells) =>
     at.map((k, i) =>
-      k < 0 || cells[k] === undefined || cells[k].trim() === '' ? NaN : Number(cells[k]) * scale[i],
+      k < 0 || cells[k] === undefined || cells[k].trim() === '' ? NaN : Number(cells[k]) * scale[i]!,
     ),
   );
-  const percent = scale[1] === 1 && numbers.some((r) => r[1] > 1.0001);
+  const percent = scale[1] === 1 && numbers.some((r) => r[1]! > 1.0001);
   let bad = 0;
   const rows = numbers.flatMap((r, i): BenchRow[] => {
-    const throttle = r[1] / (percent ? 100 : 1),
-      warm = fahrenheit ? ((r[6] - 32) * 5) / 9 + 273.15 : kelvin ? r[6] : r[6] + 273.15;
+    const [time = NaN, stick = NaN, volts = NaN, amps = NaN, thrust = NaN, omega = NaN, heat = NaN] = r;
+    const throttle = stick / (percent ? 100 : 1),
+      warm = fahrenheit ? ((heat - 32) * 5) / 9 + 273.15 : kelvin ? heat : heat + 273.15;
     const row: BenchRow = [
-      Number.isFinite(r[0]) ? r[0] : i,
+      Number.isFinite(time) ? time : i,
       throttle,
-      r[2],
-      r[3],
-      r[4],
-      r[5],
+      volts,
+      amps,
+      thrust,
+      omega,
       Number.isFinite(warm) ? warm : null,
     ];
     if (
       !row.slice(0, 6).every((x) => Number.isFinite(x)) ||
       throttle < 0 ||
       throttle > 1.0001 ||
-      r[2] < 0 ||
-      r[2] > 200 ||
-      Math.abs(r[3]) > 1000 ||
-      Math.abs(r[4]) > 5000 ||
-      r[5] < 0 ||
-      r[5] > 10000 ||
+      r[2]! < 0 ||
+      r[2]! > 200 ||
+      Math.abs(r[3]!) > 1000 ||
+      Math.abs(r[4]!) > 5000 ||
+      r[5]! < 0 ||
+      r[5]! > 10000 ||
       (row[6] !== null && !(row[6] >= 200 && row[6] <= 600))
     ) {
       bad++;
       return [];
     }
     row[1] = Math.min(1, throttle);
-    row[3] = Math.max(-50, r[3]);
+    row[3] = Math.max(-50, r[3]!);
     return [row];
   });
   if (rows.length < 2)
@@ -146,7 +149,7 @@ export function parseCoefficientCsv(text: string): CoefficientCsvResult {
   const seen = new Set<number>();
   const rows = t.body
     .flatMap((cells) => {
-      const [J, CT, CP] = at.map((k) =>
+      const [J = NaN, CT = NaN, CP = NaN] = at.map((k) =>
         cells[k] === undefined || cells[k].trim() === '' ? NaN : Number(cells[k]),
       );
       if (!(J >= 0 && J <= 5 && Math.abs(CT) <= 2 && CP >= -2 && CP <= 5) || seen.has(J)) {

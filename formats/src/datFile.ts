@@ -26,9 +26,9 @@ export function parseDat(text: string, fallbackName = 'Imported section'): DatRe
       ? ([Number(parts[0]), Number(parts[1])] as [number, number])
       : null;
   };
-  const named = pair(lines[0]) === null;
+  const named = pair(lines[0]!) === null;
   const name = named
-    ? lines[0]
+    ? lines[0]!
         .replace(/[^\p{L}\p{N} .,_()/+-]/gu, '')
         .slice(0, 80)
         .trim() || fallbackName
@@ -48,14 +48,14 @@ export function parseDat(text: string, fallbackName = 'Imported section'): DatRe
   }
   const first = points[0];
   if (first && first[0] > 1.5 && first[1] > 1.5 && Number.isInteger(Math.round(first[0]))) {
-    const [nu, nl] = first.map(Math.round);
+    const [nu = 0, nl = 0] = first.map(Math.round);
     const rest = points.slice(1);
     if (rest.length !== nu + nl)
       return {
         status: 'error',
         message: `The file announces ${nu} and ${nl} points but holds ${rest.length}.`,
       };
-    const selig = [...rest.slice(0, nu).reverse(), ...rest.slice(nu + (same(rest[0], rest[nu]) ? 1 : 0))];
+    const selig = [...rest.slice(0, nu).reverse(), ...rest.slice(nu + (same(rest[0]!, rest[nu]!) ? 1 : 0))];
     return selig.length < 10 ? tooFew(selig.length) : { status: 'ok', name, points: selig, form: 'lednicer' };
   }
   if (points.length < 10) return tooFew(points.length);

@@ -64,21 +64,21 @@ export function parseFlightCsv(text: string): CsvResult {
     };
   const names = head.map((h) => h.trim().toLowerCase().replace(/\s+/g, '_').slice(0, 40));
   const at = COLUMNS.map((c) => names.findIndex((n) => c.names.test(n)));
-  const missing = COLUMNS.filter((c, i) => c.needed && at[i] < 0);
+  const missing = COLUMNS.filter((c, i) => c.needed && at[i]! < 0);
   if (missing.length)
     return {
       status: 'error',
       message: `Column${missing.length > 1 ? 's' : ''} missing: ${missing.map((c) => c.label).join(', ')}. The first line must name time, east, north, height, ground speed, volts and amps.`,
     };
-  const scale = at.map((k) => (k < 0 ? 1 : (SCALES.find(([re]) => re.test(names[k]))?.[1] ?? 1)));
+  const scale = at.map((k) => (k < 0 ? 1 : (SCALES.find(([re]) => re.test(names[k]!))?.[1] ?? 1)));
   let bad = 0;
   const rows = body.flatMap((cells) => {
     const r = at.map((k, i) =>
       k < 0
-        ? COLUMNS[i].fallback
+        ? COLUMNS[i]!.fallback
         : cells[k] === undefined || cells[k].trim() === ''
           ? NaN
-          : Number(cells[k]) * scale[i],
+          : Number(cells[k]) * scale[i]!,
     ) as LogRow;
     if (at.some((k, i) => k >= 0 && !Number.isFinite(r[i]))) {
       bad++;
@@ -92,9 +92,9 @@ export function parseFlightCsv(text: string): CsvResult {
       message: `Only ${rows.length} of ${body.length} rows hold numbers in every column; nothing was taken.`,
     };
   const remarks = bad ? [`${bad} of ${body.length} rows could not be read and were left out.`] : [];
-  if (at[4] < 0) {
+  if (at[4]! < 0) {
     rows.forEach((r, i) => {
-      const p = rows[Math.max(0, i - 1)];
+      const p = rows[Math.max(0, i - 1)]!;
       r[4] = r[0] > p[0] ? Math.hypot(r[1] - p[1], r[2] - p[2]) / (r[0] - p[0]) : 0;
     });
     remarks.push('Ground speed was worked out from the positions.');

@@ -24,7 +24,7 @@ describe('section files', () => {
     const text = `Led\n 21. 21.\n\n${up.map((p) => p.join(' ')).join('\n')}\n\n${lo.map((p) => p.join(' ')).join('\n')}\n`;
     const r = parseDat(text);
     expect(r.status === 'ok' && r.form).toBe('lednicer');
-    expect(r.status === 'ok' && r.points[0][0]).toBeCloseTo(1, 3);
+    expect(r.status === 'ok' && r.points[0]![0]).toBeCloseTo(1, 3);
     expect(r.status === 'ok' && r.points.length).toBe(41);
   });
   it('per cent coordinates are brought to chord 1', () => {
@@ -55,8 +55,8 @@ describe('flight CSV', () => {
     const r = parseFlightCsv(
       `Time,X,Y,alt_ft,Voltage,Current\n${Array.from({ length: 12 }, (_, i) => `${i},${i * 3},0,100,15,5`).join('\n')}`,
     );
-    expect(r.status === 'ok' && r.rows[4][3]).toBeCloseTo(30.48, 9);
-    expect(r.status === 'ok' && r.rows[4][4]).toBeCloseTo(3, 9);
+    expect(r.status === 'ok' && r.rows[4]![3]).toBeCloseTo(30.48, 9);
+    expect(r.status === 'ok' && r.rows[4]![4]).toBeCloseTo(3, 9);
   });
   it('leaves out rows that cannot be read and tells', () => {
     const r = parseFlightCsv(`${head}\n${rows}\nx,y,z,1,2,3,4\n`);

@@ -58,8 +58,8 @@ const sentence = (a: Answer, of: string) => {
 };
 
 describe.each(Object.keys(READERS))('%s', (name) => {
-  const read = READERS[name],
-    good = GOOD[name];
+  const read = READERS[name]!,
+    good = GOOD[name]!;
   it('reads its own good file', () => expect(read(good).status).toBe('ok'));
   it('law: any text is read or refused with a sentence', () => {
     fc.assert(
@@ -123,7 +123,7 @@ describe('size', () => {
     ['section', 200_000, /200 kB/],
   ] as const)('%s files over %d bytes are refused before they are read', (name, most, said) => {
     const before = performance.now();
-    const a = READERS[name]('x'.repeat(most + 1));
+    const a = READERS[name]!('x'.repeat(most + 1));
     expect(a.status).toBe('error');
     expect(a.message).toMatch(said);
     expect(performance.now() - before).toBeLessThan(500);
@@ -138,8 +138,8 @@ describe('what is written is read again', () => {
         expect(r.status === 'ok' && r.name).toBe(name);
         if (r.status === 'ok')
           r.points.forEach((p, i) => {
-            expect(p[0]).toBeCloseTo(outline[i][0], 5);
-            expect(p[1]).toBeCloseTo(outline[i][1], 5);
+            expect(p[0]).toBeCloseTo(outline[i]![0], 5);
+            expect(p[1]).toBeCloseTo(outline[i]![1], 5);
           });
       }),
       { seed: 54, numRuns: 20 },
@@ -162,7 +162,7 @@ describe('what is written is read again', () => {
         if (r.status === 'ok')
           // rpm and percent are written whole or to a tenth
           r.rows.forEach((x, i) =>
-            x.slice(0, 6).forEach((v, k) => expect(Math.abs(v! - rows[i][k]!)).toBeLessThan(0.06)),
+            x.slice(0, 6).forEach((v, k) => expect(Math.abs(v! - rows[i]![k]!)).toBeLessThan(0.06)),
           );
       }),
       { seed: 55, numRuns: 40 },
@@ -173,8 +173,8 @@ describe('what is written is read again', () => {
       const r = parseProjectJson(text);
       return r.status === 'ok' ? writeProjectJson(r.value) : r.message;
     };
-    const once = again(GOOD.project);
+    const once = again(GOOD.project!);
     expect(again(once)).toBe(once);
-    expect(JSON.parse(once)).toEqual(JSON.parse(GOOD.project));
+    expect(JSON.parse(once)).toEqual(JSON.parse(GOOD.project!));
   });
 });

@@ -97,11 +97,11 @@ test('top line, rail and strip stay while the sheet scrolls; the skip link leads
 for (const [width, height] of [
   [800, 1280],
   [400, 800],
-])
+] as const)
   test(`at ${width} by ${height} the frame takes a quarter of the height at most`, async ({ page }) => {
     await page.setViewportSize({ width, height });
     await page.goto('/projects/1/versions/4/test');
     await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
     const top = await page.evaluate(() => document.querySelector('#station')!.getBoundingClientRect().top);
-    expect(top).toBeLessThanOrEqual(height / 4);
+    expect(top).toBeLessThanOrEqual(height! / 4);
   });

@@ -178,7 +178,7 @@ test('the file of a logger is kept as it came, and can be had again', async ({ p
   await newProject(page, 'Original', 'bittern');
   await station(page, 'Test');
   await page.getByRole('button', { name: 'Plan a flight' }).click();
-  await page.locator('#card-state').selectOption('ferry');
+  await page.getByRole('combobox', { name: 'State', exact: true }).selectOption('ferry');
   await page.getByRole('button', { name: 'It was flown: record it' }).click();
   const rows = Array.from({ length: 40 }, (_, i) => `${i},${9 * i},0,20,9,16,${4 + 0.1 * i}`);
   const bytes = Buffer.from(`time,east,north,height,ground speed,volts,amps\r\n${rows.join('\r\n')}\r\n`);

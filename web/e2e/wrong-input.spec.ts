@@ -50,7 +50,7 @@ test('fields, formulas, sections and logs', async ({ page }) => {
 
   await station(page, 'Test');
   await page.getByRole('button', { name: 'Plan a flight' }).click();
-  await page.locator('#card-state').selectOption('ferry');
+  await page.getByRole('combobox', { name: 'State', exact: true }).selectOption('ferry');
   await page.getByRole('button', { name: 'It was flown: record it' }).click();
   await page
     .getByLabel('Log file')
@@ -83,7 +83,7 @@ test('project files', async ({ page }) => {
   const file = (await (await page.request.get(`${href}?form=json`)).json()) as {
     versions: { document: { design: { drives: { motor: { kv: unknown } }[] } } }[];
   };
-  file.versions[0].document.design.drives[0].motor.kv = 'fast';
+  file.versions[0]!.document.design.drives[0]!.motor.kv = 'fast';
   await open('edited.json', JSON.stringify(file));
   await expect(page.getByText(/damaged or was edited by hand.*kv/)).toBeVisible();
   // addresses that lead nowhere

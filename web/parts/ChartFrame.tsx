@@ -73,8 +73,8 @@ const crosshair: Plugin<'line'> = {
     ctx.strokeStyle = css(chart.canvas, '--ghost');
     ctx.setLineDash([3, 3]);
     ctx.beginPath();
-    ctx.moveTo(active[0].element.x, chartArea.top);
-    ctx.lineTo(active[0].element.x, chartArea.bottom);
+    ctx.moveTo(active[0]!.element.x, chartArea.top);
+    ctx.lineTo(active[0]!.element.x, chartArea.bottom);
     ctx.stroke();
     ctx.restore();
   },
@@ -92,10 +92,10 @@ function datasets(
   const out: ChartDataset<'line', Point[]>[] = [];
   for (const s of series) {
     const colour = css(el, LOOKS[s.look]);
-    const line = s.x.map((x, i) => ({ x: cx(x), y: cy(s.y[i]) }));
+    const line = s.x.map((x, i) => ({ x: cx(x), y: cy(s.y[i]!) }));
     if (s.sigma?.some((v) => v > 0)) {
       const soft = css(el, '--predicted-soft');
-      const edge = (sign: number) => s.x.map((x, i) => ({ x: cx(x), y: cy(s.y[i] + sign * s.sigma![i]) }));
+      const edge = (sign: number) => s.x.map((x, i) => ({ x: cx(x), y: cy(s.y[i]! + sign * s.sigma![i]!) }));
       out.push({
         label: `band:${s.name}`,
         data: edge(1),
@@ -126,7 +126,7 @@ function datasets(
       pointStyle: s.look === 'predicted' ? 'rectRot' : 'circle',
       pointBorderColor: colour,
       pointBorderWidth: 1.6,
-      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : undefined,
+      borderDash: s.look === 'ghost' ? [5, 4] : s.look === 'asked' ? [2, 2] : [],
       tension: s.joined ? 0 : 0.15,
     });
   }
@@ -235,7 +235,7 @@ export function ChartFrame({
   const csv = () => {
     const rows = [
       ['series', named(xName, xu), named(yName, yu)],
-      ...series.flatMap((s) => s.x.map((x, i) => [`"${s.name}"`, toShown(x, xu), toShown(s.y[i], yu)])),
+      ...series.flatMap((s) => s.x.map((x, i) => [`"${s.name}"`, toShown(x, xu), toShown(s.y[i]!, yu)])),
     ];
     save(
       URL.createObjectURL(new Blob([rows.map((r) => r.join(',')).join('\n')], { type: 'text/csv' })),
@@ -276,7 +276,7 @@ export function ChartFrame({
                   <tr key={`${s.name}-${i}`}>
                     <td>{s.name}</td>
                     <td className="num">{formatNumber(toShown(x, xu), 4)}</td>
-                    <td className="num">{formatNumber(toShown(s.y[i], yu), 4)}</td>
+                    <td className="num">{formatNumber(toShown(s.y[i]!, yu), 4)}</td>
                   </tr>
                 )),
               )}

@@ -11,7 +11,7 @@ const SIGN = { stop: '✕', look: '!', ask: '?' } as const;
 const WORD = { stop: 'Stop', look: 'Needs a look', ask: 'Is that meant' } as const;
 
 /** Warnings as sentences, each with the button that mends it where there is one. */
-export function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string }) {
+export function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string | null }) {
   const edit = useWorkspace((w) => w.edit);
   if (findings.length === 0) return empty ? <p className="dim flush">{empty}</p> : null;
   return (
@@ -55,5 +55,5 @@ export function StationFindings({ of }: { of: StationId }) {
   const known = useKnown();
   const units = useWorkspace((w) => w.units);
   const list = (known.ledger?.findings ?? []).filter((f) => f.station === of);
-  return <FindingList findings={list} empty={wellSentence(of, known, units) ?? undefined} />;
+  return <FindingList findings={list} empty={wellSentence(of, known, units)} />;
 }

@@ -6,9 +6,9 @@ import { threeViewLines, type ViewName } from '@skiametra/core/layout';
 interface Props {
   design: Design;
   view: ViewName;
-  ghost?: Design | null;
-  cg?: { x: number; z: number } | null;
-  neutralX?: number | null;
+  ghost?: Design | null | undefined;
+  cg?: { x: number; z: number } | null | undefined;
+  neutralX?: number | null | undefined;
   height: number;
 }
 

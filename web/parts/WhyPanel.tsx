@@ -28,6 +28,8 @@ export function WhyPanel() {
   );
 }
 
+const UNTAUGHT = 'not a factor of the model: no test teaches it';
+
 function WhyBody({ id, state }: { id: string; state: string }) {
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
@@ -58,11 +60,8 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   );
   const shares = entry
     ? [
-        ...entry.shares.map((s, i) => ({ s, f: FACTORS[i] })),
-        ...entry.inputShares.map((s, i) => ({
-          s,
-          f: { ...INPUTS[i], meaning: 'not a factor of the model: no test teaches it' },
-        })),
+        ...entry.shares.map((s, i) => ({ s, f: FACTORS[i]! })),
+        ...entry.inputShares.map((s, i) => ({ s, f: { ...INPUTS[i]!, meaning: UNTAUGHT } })),
       ]
         .filter((x) => x.s > 0.02)
         .sort((a, b) => b.s - a.s)

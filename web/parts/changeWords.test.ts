@@ -21,7 +21,7 @@ describe('changes in words', () => {
     expect(words(edited(['design.items.battery.x', 0.254]), 'imperial')[0]).toMatch(/x 9\.055 in → 10 in$/));
   it('a list that is longer is counted, one that is redrawn is said so (“stations changed to changed”)', () => {
     const wing = doc.design.surfaces.find((s) => s.id === 'wing')!;
-    const tip = wing.stations[wing.stations.length - 1];
+    const tip = wing.stations[wing.stations.length - 1]!;
     const more = edited(['design.surfaces.wing.stations', [...wing.stations, { ...tip, y: tip.y + 0.1 }]]);
     expect(words(more)[0]).toMatch(
       new RegExp(`stations ${wing.stations.length} entries → ${wing.stations.length + 1} entries$`),

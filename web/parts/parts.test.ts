@@ -42,7 +42,7 @@ describe('three marks', () => {
       far = { asked: null, predicted: { value: 400, sigma: 1 }, measured: null };
     const [a, b] = scalesOf([marks, near]);
     expect(a).toEqual(b);
-    expect(a[1]).toBeGreaterThan(24);
+    expect(a![1]).toBeGreaterThan(24);
     const [c, d] = scalesOf([marks, far]);
     expect(c).toEqual(scaleOf([marks]));
     expect(d).toEqual(scaleOf([far]));
@@ -104,7 +104,7 @@ describe('outlines', () => {
       const area =
         Math.abs(
           p.reduce((sum, [x, y], i) => {
-            const [u, v] = p[(i + 1) % p.length];
+            const [u, v] = p[(i + 1) % p.length]!;
             return sum + x * v - u * y;
           }, 0),
         ) / 2;

@@ -26,13 +26,13 @@ describe('a save in words', () => {
     expect(lines[4]).toMatch(/^and \d+ more$/);
   });
   it('of a test too', () => {
-    const { body } = bitternProject().tests[0];
+    const { body } = bitternProject().tests[0]!;
     const next = { ...body, record: { ...body.record, notes: 'gusty' } };
     expect(saveWords(body, next, 'metric')[0]).toMatch(/^Record: notes “.*” → “gusty”$/);
   });
   it('an entry taken out goes by the name it had', () => {
     const [first] = base.design.items;
     const next = { ...base, design: { ...base.design, items: base.design.items.slice(1) } };
-    expect(saveWords(base, next, 'metric')).toEqual([`${first.name}: taken out`]);
+    expect(saveWords(base, next, 'metric')).toEqual([`${first!.name}: taken out`]);
   });
 });

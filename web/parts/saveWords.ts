@@ -1,4 +1,5 @@
 /** What a save changed, in words: by the name of the thing, then its values. */
+import { capital } from './capital';
 import { getPath, listChanges, type Change } from '@skiametra/core/design';
 import type { UnitSystem } from '@skiametra/core/units';
 import { changeWords } from './changeWords';
@@ -28,8 +29,8 @@ function subjectOf(content: unknown, path: string): { group: string; name: strin
   }
   const depth = parts[0] === 'design' || parts[0] === 'brief' ? 2 : 1;
   const group = parts.slice(0, Math.min(depth, parts.length)).join('.');
-  const last = parts[Math.min(depth, parts.length) - 1];
-  return { group, name: PLACES[last] ?? `${last[0].toUpperCase()}${keyWords(last.slice(1))}` };
+  const last = parts[Math.min(depth, parts.length) - 1] ?? '';
+  return { group, name: PLACES[last] ?? capital(keyWords(last)) };
 }
 
 const MOST = 4;

@@ -39,7 +39,7 @@ const saveVersion = (versionId: string, base: unknown, document: unknown) =>
 const saveTest = (testId: string, base: unknown, body: unknown) => put(test, { testId }, { base, body });
 const a = await import('./actions');
 const doc = bitternDocument();
-const body = bitternProject().tests[0].body;
+const body = bitternProject().tests[0]!.body;
 const refusals: [string, () => Promise<{ status: string; message?: string }>, RegExp][] = [
   [
     'a document with a wrong size',

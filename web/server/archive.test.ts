@@ -45,12 +45,12 @@ async function flown(rows: number): Promise<number> {
   const short = logFlight(bitternDocument(), 'tubes-6', 1, 3).rows;
   const log = {
     name: 'long.csv',
-    rows: Array.from({ length: rows }, (_, i) => short[i % short.length]),
+    rows: Array.from({ length: rows }, (_, i) => short[i % short.length]!),
     remarks: ['ünïcode 🪶'],
   };
-  await saveTest(db, Number(t.id), t.revision, { ...t.body, log }, null);
-  await keepFile(db, Number(t.id), 'a b/ö.csv', Buffer.from([0, 255, 13, 10, 200]));
-  await keepFile(db, Number(t.id), 'two.csv', Buffer.from('time,alt\n1,2\n'));
+  await saveTest(db, Number(t!.id), t!.revision, { ...t!.body, log }, null);
+  await keepFile(db, Number(t!.id), 'a b/ö.csv', Buffer.from([0, 255, 13, 10, 200]));
+  await keepFile(db, Number(t!.id), 'two.csv', Buffer.from('time,alt\n1,2\n'));
   return projectId;
 }
 
@@ -70,14 +70,14 @@ describe('the project as a zip', () => {
   });
   it('the same bytes are kept once', async () => {
     const id = await flown(10);
-    const testId = Number((await loadWorkspace(db, id))!.tests[0].id);
+    const testId = Number((await loadWorkspace(db, id))!.tests[0]!.id);
     await keepFile(db, testId, 'two again.csv', Buffer.from('time,alt\n1,2\n'));
     expect(await db.select().from(logFiles).where(eq(logFiles.testId, testId))).toHaveLength(2);
   });
   it('a flight whose measurements were all taken out stays so (opening reduced it anew)', async () => {
     const { projectId } = await importProject(db, bitternProject());
     const [t] = (await loadWorkspace(db, projectId))!.tests;
-    await saveTest(db, Number(t.id), t.revision, { ...t.body, measurements: [] }, null);
+    await saveTest(db, Number(t!.id), t!.revision, { ...t!.body, measurements: [] }, null);
     const first = await exported(projectId);
     const again = await importArchive(db, await onDisk(first));
     expect((await exported(again.projectId)).equals(first)).toBe(true);

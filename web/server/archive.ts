@@ -71,8 +71,9 @@ async function fileRows(tx: Tx, tests: Map<number, string>): Promise<FileRow[]> 
 const entryOf = (f: FileRow) => `files/${f.test}/${f.sha256.slice(0, 12)}-${plainName(f.name)}`;
 
 async function bytesOfFile(tx: Tx, id: number): Promise<Buffer> {
-  const [{ gzip }] = await tx.select({ gzip: logFiles.gzip }).from(logFiles).where(eq(logFiles.id, id));
-  return gunzipSync(gzip);
+  const [file] = await tx.select({ gzip: logFiles.gzip }).from(logFiles).where(eq(logFiles.id, id));
+  if (!file) throw new Error('a file went while it was read');
+  return gunzipSync(file.gzip);
 }
 
 /** Lists all entries of the zip; those of logs and files are fetched while it is read. */

@@ -5,7 +5,7 @@ import { serveStand } from '@skiametra/devices/stand';
 import { POST } from '../app/api/bench/route';
 
 const power = powertrainOf(bitternDocument().design);
-const ask = (body: unknown, signal?: AbortSignal) =>
+const ask = (body: unknown, signal: AbortSignal | null = null) =>
   POST(
     new Request('http://127.0.0.1/api/bench', {
       method: 'POST',
@@ -22,8 +22,8 @@ describe('bench route', () => {
       .split('\n')
       .map((l) => JSON.parse(l) as { step?: number; rows?: number[][]; done?: boolean });
     expect(lines.map((l) => l.step ?? l.done)).toEqual([0, 1, 2, 3, true]);
-    expect(lines[2].rows!.length).toBe(10);
-    expect(lines[2].rows![9][4]).toBeGreaterThan(5);
+    expect(lines[2]!.rows!.length).toBe(10);
+    expect(lines[2]!.rows![9]![4]).toBeGreaterThan(5);
   });
   it('refuses what is not a run, in a sentence', async () => {
     expect((await ask('{')).status).toBe(400);

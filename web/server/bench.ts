@@ -43,7 +43,7 @@ export function benchStream(request: BenchRequest, signal: AbortSignal): Readabl
       held = outside !== null;
       const own = outside === null ? await serveStand(0, { seed: request.seed, pace: PACE }) : null;
       try {
-        for await (const event of runStand(outside ?? own!.port, request, end.signal)) put(event);
+        for await (const event of runStand(outside ?? own!.port, request!, end.signal)) put(event);
         put({ done: true });
       } catch (e) {
         put({ error: e instanceof StandError ? e.message : 'The stand stopped in the middle of the run.' });

@@ -35,7 +35,7 @@ async function storeVersions(tx: Tx, projectId: number, file: ProjectFile): Prom
         head: headOf(v.document),
       })
       .returning({ id: versions.id });
-    ids.set(v.key, row.id);
+    ids.set(v.key, row!.id);
   }
   return ids;
 }
@@ -67,9 +67,9 @@ async function storeTest(
     .insert(tests)
     .values({ ...at, body: { ...rest, log: null } })
     .returning({ id: tests.id });
-  if (log) await tx.insert(logs).values({ testId: row.id, ...log });
-  await storeMeasurements(tx, row.id, body);
-  return row.id;
+  if (log) await tx.insert(logs).values({ testId: row!.id, ...log });
+  await storeMeasurements(tx, row!.id, body);
+  return row!.id;
 }
 
 /** Calibrations name their tests: the names are carried over to the new ids. */
@@ -90,24 +90,24 @@ export async function storeProject(tx: Tx, file: ProjectFile, demo = false): Pro
     .insert(projects)
     .values({ name: file.project.name, aircraft: file.project.aircraft, demo })
     .returning({ id: projects.id });
-  const ids = await storeVersions(tx, project.id, file);
+  const ids = await storeVersions(tx, project!.id, file);
   const frames = new Map<string, number>();
   for (const a of file.airframes) {
     const [row] = await tx
       .insert(airframes)
-      .values({ projectId: project.id, versionId: ids.get(a.version)!, name: a.name, note: a.note })
+      .values({ projectId: project!.id, versionId: ids.get(a.version)!, name: a.name, note: a.note })
       .returning({ id: airframes.id });
-    frames.set(a.key, row.id);
+    frames.set(a.key, row!.id);
   }
   const named = new Map<string, number>();
   for (const t of file.tests) {
     const airframeId = t.airframe === null ? null : frames.get(t.airframe)!;
-    const at = { projectId: project.id, versionId: ids.get(t.version)!, airframeId };
+    const at = { projectId: project!.id, versionId: ids.get(t.version)!, airframeId };
     named.set(t.key, await storeTest(tx, t.body, at));
   }
   await renameTests(tx, file, ids, named);
-  const newest = file.versions[file.versions.length - 1].key;
-  return { projectId: project.id, versionId: ids.get(newest)!, tests: named };
+  const newest = file.versions[file.versions.length - 1]!.key;
+  return { projectId: project!.id, versionId: ids.get(newest)!, tests: named };
 }
 
 /** Stores a checked file as a new project; all of it or nothing. @returns ids of the project and its newest version */

@@ -23,6 +23,7 @@ export async function personNamed(db: Db, name: string): Promise<Person> {
     .select({ id: people.id, name: people.name, units: people.units })
     .from(people)
     .where(eq(people.name, name));
+  if (!p) throw new Error('a person was entered and is not there');
   return p;
 }
 

@@ -18,7 +18,7 @@ export async function installSecret(db: Db): Promise<string> {
     .values({ key: SECRET, value: randomBytes(32).toString('base64url') })
     .onConflictDoNothing();
   const [row] = await db.select().from(settings).where(eq(settings.key, SECRET));
-  return row.value;
+  return row!.value;
 }
 
 const markOf = (secret: string, id: number) =>
@@ -28,10 +28,11 @@ export const signed = (secret: string, id: number) => `${id}.${markOf(secret, id
 
 /** The person a cookie names; null when it was not written here. */
 export function verified(secret: string, cookie: string | undefined): number | null {
-  const m = /^(\d{1,10})\.([\w-]{20,80})$/.exec(cookie ?? '');
-  if (!m) return null;
-  const id = Number(m[1]),
-    [a, b] = [Buffer.from(m[2]), Buffer.from(markOf(secret, id))];
+  const [, number, mark] = /^(\d{1,10})\.([\w-]{20,80})$/.exec(cookie ?? '') ?? [];
+  if (mark === undefined) return null;
+  const id = Number(number),
+    a = Buffer.from(mark),
+    b = Buffer.from(markOf(secret, id));
   return a.length === b.length && timingSafeEqual(a, b) && id >= 1 && id <= LARGEST_ID ? id : null;
 }
 

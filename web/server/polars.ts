@@ -28,7 +28,7 @@ export async function keepPolars(db: Db, entries: Readonly<Record<string, Polar>
   const rows = Object.entries(entries).map(([k, polar]) => ({ key: k, polar }));
   if (rows.length === 0) return;
   await db.insert(polars).values(rows).onConflictDoNothing();
-  const [{ total }] = await db.select({ total: count() }).from(polars);
+  const [{ total } = { total: 0 }] = await db.select({ total: count() }).from(polars);
   if (total > MOST_ROWS)
     await db.execute(
       sql`delete from polars where key in (select key from polars order by created_at limit ${Math.ceil(MOST_ROWS / 10)})`,

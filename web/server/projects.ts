@@ -20,7 +20,7 @@ export async function createProject(
     const [v] = await tx
       .insert(versions)
       .values({
-        projectId: p.id,
+        projectId: p!.id,
         name: `${aircraft} 1`,
         reason: 'First drawing.',
         schemaVersion: SCHEMA_VERSION,
@@ -29,7 +29,7 @@ export async function createProject(
         savedBy: person,
       })
       .returning({ id: versions.id });
-    return { projectId: p.id, versionId: v.id };
+    return { projectId: p!.id, versionId: v!.id };
   });
 }
 

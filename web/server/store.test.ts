@@ -79,7 +79,7 @@ describe('saving', () => {
   });
   it('a test’s measurements and log go to their own tables and come back', async () => {
     const { projectId, versionId } = await importProject(db, bitternProject());
-    const body = bitternProject().tests[1].body;
+    const body = bitternProject().tests[1]!.body;
     const row = (await createTest(db, versionId, body, null))!;
     const log = { name: 'log', rows: logFlight(bitternDocument(), 'tubes-6', 1, 3).rows, remarks: ['a'] };
     const m = [
@@ -120,7 +120,7 @@ describe('exchange', () => {
       setPath(bitternDocument(), 'calibration.from', []),
       null,
     ))!;
-    await createTest(db, child, bitternProject().tests[0].body, null);
+    await createTest(db, child, bitternProject().tests[0]!.body, null);
     const first = (await exportProject(db, projectId))!;
     const again = await importProject(db, first);
     expect(await exportProject(db, again.projectId)).toEqual(first);
@@ -129,9 +129,9 @@ describe('exchange', () => {
   });
   it('names of tests in a calibration follow the tests', async () => {
     const file = bitternProject();
-    file.versions[0].document.calibration.from = ['t1'];
+    file.versions[0]!.document.calibration.from = ['t1'];
     const { projectId } = await importProject(db, file);
-    expect((await exportProject(db, projectId))!.versions[0].document.calibration.from).toEqual(['t1']);
+    expect((await exportProject(db, projectId))!.versions[0]!.document.calibration.from).toEqual(['t1']);
   });
 });
 
@@ -146,8 +146,8 @@ describe('people and shelf', () => {
   it('the shelf lists projects with their newest version', async () => {
     const list = await listProjects(db);
     expect(list.length).toBeGreaterThan(3);
-    expect(list[0].newest?.face?.surfaces.length).toBeGreaterThan(1);
-    expect(list[0].newest?.purpose).toMatch(/[a-z]/);
+    expect(list[0]!.newest?.face?.surfaces.length).toBeGreaterThan(1);
+    expect(list[0]!.newest?.purpose).toMatch(/[a-z]/);
   });
   it('names with quotes are data, not SQL', async () => {
     expect((await personNamed(db, "x'); drop table people; --")).name).toContain('drop table');
@@ -171,7 +171,7 @@ describe('history', () => {
   });
   it('tests have one too', async () => {
     const { versionId } = await importProject(db, bitternProject());
-    const { body } = bitternProject().tests[1];
+    const { body } = bitternProject().tests[1]!;
     const row = (await createTest(db, versionId, body, null))!,
       who = await personNamed(db, 'Ada');
     const noted = (notes: string) => ({ ...body, record: { ...body.record, notes } });
@@ -316,11 +316,11 @@ describe('a database killed while saving', () => {
       cluster.start();
       const [row] = await db.select().from(versions).where(eq(versions.id, versionId));
       // a save that was answered is there; the one that was cut off is whole or absent
-      expect([wind, lost]).toContain(row.document.brief.site.wind);
-      expect(setPath(row.document, 'brief.site.wind', 0.5)).toEqual(bitternDocument());
-      expect(row.revision === revision || row.revision === revision + 1).toBe(true);
-      ({ revision } = row);
-      wind = row.document.brief.site.wind;
+      expect([wind, lost]).toContain(row!.document.brief.site.wind);
+      expect(setPath(row!.document, 'brief.site.wind', 0.5)).toEqual(bitternDocument());
+      expect(row!.revision === revision || row!.revision === revision + 1).toBe(true);
+      ({ revision } = row!);
+      wind = row!.document.brief.site.wind;
     }
     expect((await saveVersion(db, versionId, revision, withWind(7), null)).status).toBe('saved');
   });

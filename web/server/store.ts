@@ -245,7 +245,7 @@ export async function createVersion(
       savedBy: person,
     })
     .returning({ id: versions.id });
-  return v.id;
+  return v!.id;
 }
 
 /** A new test of a version, on its newest airframe (one is entered when there is none). */
@@ -277,11 +277,11 @@ export async function createTest(
       .values({
         projectId: v.projectId,
         versionId,
-        airframeId: frame.id,
+        airframeId: frame!.id,
         body: { ...body, log: null },
         savedBy: person,
       })
       .returning({ id: tests.id, revision: tests.revision });
-    return { id: String(row.id), versionId, airframeId: frame.id, revision: row.revision, body };
+    return { id: String(row!.id), versionId, airframeId: frame!.id, revision: row!.revision, body };
   });
 }

@@ -109,7 +109,7 @@ async function spread<T, R>(
     await Promise.all(
       lanes.map(async (lane) => {
         while (next < items.length && !signal?.aborted) {
-          const item = items[next++];
+          const item = items[next++]!;
           done(await task(lane, item), item);
         }
       }),
@@ -135,7 +135,7 @@ export async function polarsOf(
   let done = 0;
   const todo: PolarSpec[] = [];
   specs.forEach((s, i) => {
-    const p = kept.get(keys[i]);
+    const p = kept.get(keys[i]!);
     if (p) onPolar(p, s, { done: ++done, total: specs.length });
     else todo.push(s);
   });

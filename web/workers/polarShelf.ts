@@ -23,7 +23,7 @@ async function fromBrowser(keys: string[]): Promise<void> {
   if (!s || keys.length === 0) return;
   try {
     (await getMany<Polar | undefined>(keys, s)).forEach((p, i) => {
-      if (p) page.set(keys[i], p);
+      if (p) page.set(keys[i]!, p);
     });
   } catch {
     store = null;

@@ -22,8 +22,8 @@ type NamedPack = Sources['packs'][number];
 
 export interface Supply {
   battery: Pack;
-  second?: { joined: 'parallel' | 'series'; battery: Pack };
-  wire?: z.infer<typeof wireSchema>;
+  second?: { joined: 'parallel' | 'series'; battery: Pack } | undefined;
+  wire?: z.infer<typeof wireSchema> | undefined;
 }
 
 /** Shafts of the forward drive beyond one at a known place. */
@@ -52,24 +52,25 @@ export interface Rotor {
 }
 
 export interface Powertrain extends Supply {
-  /** no forward drive is fitted, or too little of it is known: what stands here of it is asleep */ unpowered?: boolean;
+  /** no forward drive is fitted, or too little of it is known: what stands here of it is asleep */ unpowered?:
+    boolean | undefined;
   esc: z.infer<typeof escSchema>;
   motor: z.infer<typeof motorSchema>;
   propeller: z.infer<typeof propellerSchema>;
-  arrangement?: Arrangement;
-  fan?: z.infer<typeof fanSchema>;
-  lift?: Lift;
-  /** lift rotors with a place */ rotors?: Rotor[];
-  /** lift rotors, placed or not */ rotorCount?: number;
-  rubber?: Sources['rubber'];
-  solar?: Sources['solar'];
-  supply?: Sources['supply'];
+  arrangement?: Arrangement | undefined;
+  fan?: z.infer<typeof fanSchema> | undefined;
+  lift?: Lift | undefined;
+  /** lift rotors with a place */ rotors?: Rotor[] | undefined;
+  /** lift rotors, placed or not */ rotorCount?: number | undefined;
+  rubber?: Sources['rubber'] | undefined;
+  solar?: Sources['solar'] | undefined;
+  supply?: Sources['supply'] | undefined;
   avionicsCurrent: number;
 }
 
 /** The same as it may be typed: lift motors that say nothing of packs share those of the forward drive. */
 export type PlainPowertrain = Omit<Powertrain, 'lift'> & {
-  lift?: Omit<Lift, keyof Supply> & Partial<Supply>;
+  lift?: (Omit<Lift, keyof Supply> & Partial<Supply>) | undefined;
 };
 
 /** What a design holds of it. */

@@ -73,9 +73,9 @@ export interface PackData {
   /** of one cell, or of one group in parallel divided by `parallel` [ohm] */ cellResistance: number;
   /** per hour */ maxC: number;
   usable: number;
-  chemistry?: Chemistry;
-  /** [K] */ temperature?: number;
-  /** share of its first capacity that is gone */ age?: number;
+  chemistry?: Chemistry | undefined;
+  /** [K] */ temperature?: number | undefined;
+  /** share of its first capacity that is gone */ age?: number | undefined;
 }
 
 /** Open-circuit volts of one cell. @param soc 0 to 1 */

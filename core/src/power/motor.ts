@@ -11,13 +11,14 @@ export interface MotorData {
   /** winding and leads, warm bench [ohm] */ resistance: number;
   /** [A] at `noLoadVolts` */ noLoadCurrent: number;
   /** [A] */ maxCurrent: number;
-  /** volts at which the no-load current was read; without it the current is taken as the same at every speed */ noLoadVolts?: number;
-  /** motor turns for one turn of the propeller */ gear?: number;
-  gearEfficiency?: number;
-  /** [kg] */ mass?: number;
-  /** winding limit [K] */ maxTemperature?: number;
-  /** 0 closed in, 1 in the slipstream */ cooling?: number;
-  kind?: 'outrunner' | 'inrunner';
+  /** volts at which the no-load current was read; without it the current is taken as the same at every speed */ noLoadVolts?:
+    number | undefined;
+  /** motor turns for one turn of the propeller */ gear?: number | undefined;
+  gearEfficiency?: number | undefined;
+  /** [kg] */ mass?: number | undefined;
+  /** winding limit [K] */ maxTemperature?: number | undefined;
+  /** 0 closed in, 1 in the slipstream */ cooling?: number | undefined;
+  kind?: 'outrunner' | 'inrunner' | undefined;
 }
 
 /** Part of the no-load torque that grows with speed (iron and air), the rest is friction (common practice, no source). */

@@ -18,17 +18,21 @@ export interface PropellerSize {
   diameter: number;
   pitch: number;
   blades: number;
-  family?: string;
-  /** pitch by r/R where it is not the same everywhere [m] */ pitchAt?: readonly {
-    r: number;
-    pitch: number;
-  }[];
-  /** replaces the blade elements */ table?: CoefficientTable;
-  folds?: boolean;
-  /** what a bench said of this very propeller, over the computation */ correction?: {
-    thrust: number;
-    torque: number;
-  };
+  family?: string | undefined;
+  /** pitch by r/R where it is not the same everywhere [m] */ pitchAt?:
+    | readonly {
+        r: number;
+        pitch: number;
+      }[]
+    | undefined;
+  /** replaces the blade elements */ table?: CoefficientTable | undefined;
+  folds?: boolean | undefined;
+  /** what a bench said of this very propeller, over the computation */ correction?:
+    | {
+        thrust: number;
+        torque: number;
+      }
+    | undefined;
 }
 
 export interface PropellerCurve {

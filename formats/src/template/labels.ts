@@ -25,7 +25,7 @@ export function labelSheet(texts: readonly string[]): ArrayBuffer {
     pdf
       .setFont('helvetica', 'bold')
       .setFontSize(12)
-      .text(name.slice(0, 26), x + 4, y + 8);
+      .text(name!.slice(0, 26), x + 4, y + 8);
     pdf.setFont('helvetica', 'normal').setFontSize(8.5);
     pdf.text(rest.flatMap((l) => pdf.splitTextToSize(l, W - 8) as string[]).slice(0, 6), x + 4, y + 14);
   });

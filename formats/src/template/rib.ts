@@ -66,7 +66,7 @@ const fromInt = (p: readonly { X: number; Y: number }[]): Path =>
   p.map((q) => [q.X / SCALE, q.Y / SCALE] as const);
 const area = (p: Path) =>
   p.reduce((s, a, i) => {
-    const b = p[(i + 1) % p.length];
+    const b = p[(i + 1) % p.length]!;
     return s + a[0] * b[1] - b[0] * a[1];
   }, 0) / 2;
 
@@ -98,7 +98,7 @@ function subtract(from: readonly Path[], what: readonly Path[]): Path[] {
 function span(outline: Path, x: number): [number, number] | null {
   const ys: number[] = [];
   outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length];
+    const b = outline[(i + 1) % outline.length]!;
     if ((a[0] <= x && b[0] > x) || (b[0] <= x && a[0] > x))
       ys.push(a[1] + ((x - a[0]) / (b[0] - a[0])) * (b[1] - a[1]));
   });
@@ -173,8 +173,8 @@ export function ribTemplate(label: string, points: Path, chord: number, options:
   const lost =
     Math.min(...full.map((p) => p[0])) -
     Math.max(...full.map((p) => p[0])) +
-    Math.max(...inner[0].map((p) => p[0])) -
-    Math.min(...inner[0].map((p) => p[0]));
+    Math.max(...inner[0]!.map((p) => p[0])) -
+    Math.min(...inner[0]!.map((p) => p[0]));
   if (-lost > 0.06 * chord)
     warnings.push(
       `The sheeting meets ${(-lost).toFixed(1)} mm ahead of the edges; fit a trailing-edge strip there.`,
@@ -183,7 +183,7 @@ export function ribTemplate(label: string, points: Path, chord: number, options:
   const taken: [number, number][] = [];
   for (const s of options.slots) {
     const x = s.at * chord,
-      h = span(inner[0], x);
+      h = span(inner[0]!, x);
     if (!h) {
       warnings.push(`The slot at ${(100 * s.at).toFixed(0)} % lies outside the rib.`);
       continue;
@@ -208,14 +208,14 @@ export function ribTemplate(label: string, points: Path, chord: number, options:
     );
     taken.push([a, b]);
   }
-  const holes = options.holes > 0 ? holesIn(inner[0], taken, options.holes, chord) : [];
-  const cut = subtract([inner[0]], [...slotRects, ...holes]);
+  const holes = options.holes > 0 ? holesIn(inner[0]!, taken, options.holes, chord) : [];
+  const cut = subtract(inner.slice(0, 1), [...slotRects, ...holes]);
   const kerfed = offset(cut, options.kerf / 2).sort((a, b) => Math.abs(area(b)) - Math.abs(area(a)));
   if (kerfed.filter((p) => area(p) > 4).length > 1) warnings.push('The slots cut the rib in two.');
-  const xs = inner[0].map((p) => p[0]);
+  const xs = inner[0]!.map((p) => p[0]);
   const first = options.slots[0],
     sparX = (first?.at ?? 0.3) * chord,
-    tall = span(inner[0], sparX) ?? [0, 0];
+    tall = span(inner[0]!, sparX) ?? [0, 0];
   return {
     label,
     cuts: kerfed,

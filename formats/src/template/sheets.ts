@@ -125,15 +125,15 @@ export function sheetsPdf(sheets: readonly Sheet[]): Uint8Array {
   const side = (s: Sheet) => (s.width >= s.height ? 'landscape' : 'portrait') as 'landscape' | 'portrait';
   const doc = new jsPDF({
     unit: 'mm',
-    format: [sheets[0].width, sheets[0].height],
-    orientation: side(sheets[0]),
+    format: [sheets[0]!.width, sheets[0]!.height],
+    orientation: side(sheets[0]!),
     compress: true,
   });
   sheets.forEach((s, k) => {
     if (k > 0) doc.addPage([s.width, s.height], side(s));
     const draw = (p: Path, closed: boolean) => {
-      const rel = p.slice(1).map(([x, y], i): [number, number] => [x - p[i][0], -(y - p[i][1])]);
-      doc.lines(rel, p[0][0], s.height - p[0][1], [1, 1], 'S', closed);
+      const rel = p.slice(1).map(([x, y], i): [number, number] => [x - p[i]![0], -(y - p[i]![1])]);
+      doc.lines(rel, p[0]![0], s.height - p[0]![1], [1, 1], 'S', closed);
     };
     doc.setLineWidth(0.1);
     for (const t of s.placed) {

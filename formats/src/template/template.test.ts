@@ -8,7 +8,7 @@ const plain: RibOptions = { sheeting: 0, slots: [], holes: 0, kerf: 0 };
 const area = (p: readonly (readonly [number, number])[]) =>
   Math.abs(
     p.reduce((s, a, i) => {
-      const b = p[(i + 1) % p.length];
+      const b = p[(i + 1) % p.length]!;
       return s + a[0] * b[1] - b[0] * a[1];
     }, 0) / 2,
   );
@@ -20,27 +20,27 @@ const height = (p: readonly (readonly [number, number])[]) =>
 describe('a rib', () => {
   it('is the section at true size: 250 mm long, area 0.0819 of the chord squared', () => {
     const [cut] = ribTemplate('r', outline, 250, plain).cuts;
-    expect(width(cut)).toBeCloseTo(250, 0);
-    expect(area(cut) / 250 ** 2).toBeCloseTo(0.0819, 3);
+    expect(width(cut!)).toBeCloseTo(250, 0);
+    expect(area(cut!) / 250 ** 2).toBeCloseTo(0.0819, 3);
   });
   it('sheeting comes off both faces', () => {
-    const full = ribTemplate('r', outline, 250, plain).cuts[0],
-      less = ribTemplate('r', outline, 250, { ...plain, sheeting: 1.5 }).cuts[0];
+    const full = ribTemplate('r', outline, 250, plain).cuts[0]!,
+      less = ribTemplate('r', outline, 250, { ...plain, sheeting: 1.5 }).cuts[0]!;
     expect(height(full) - height(less)).toBeCloseTo(3, 1);
   });
   it('a slot takes its own area out, a round hole a circle', () => {
-    const base = area(ribTemplate('r', outline, 250, plain).cuts[0]);
+    const base = area(ribTemplate('r', outline, 250, plain).cuts[0]!);
     const slot = ribTemplate('r', outline, 250, {
       ...plain,
       slots: [{ at: 0.3, width: 6, depth: 3, face: 'upper' }],
     });
-    expect(base - area(slot.cuts[0])).toBeCloseTo(18, 0);
+    expect(base - area(slot.cuts[0]!)).toBeCloseTo(18, 0);
     const round = ribTemplate('r', outline, 250, {
       ...plain,
       slots: [{ at: 0.3, width: 10, depth: 10, face: 'round' }],
     });
     expect(round.cuts).toHaveLength(2);
-    expect(area(round.cuts[1])).toBeCloseTo(Math.PI * 25, 0);
+    expect(area(round.cuts[1]!)).toBeCloseTo(Math.PI * 25, 0);
   });
   it('holes leave their rim and keep clear of slots', () => {
     const t = ribTemplate('r', outline, 250, {
@@ -54,7 +54,7 @@ describe('a rib', () => {
       const cx = h.reduce((s, q) => s + q[0], 0) / h.length,
         r = width(h) / 2;
       expect(Math.abs(cx - 75)).toBeGreaterThan(r + 4 + 5.5);
-      const near = Math.min(...outer.flatMap((a) => h.map((b) => Math.hypot(a[0] - b[0], a[1] - b[1]))));
+      const near = Math.min(...outer!.flatMap((a) => h.map((b) => Math.hypot(a[0] - b[0], a[1] - b[1]))));
       expect(near).toBeGreaterThan(5.5);
     }
   });
@@ -97,7 +97,9 @@ describe('sheets', () => {
       boxes.forEach((a, i) =>
         boxes
           .slice(i + 1)
-          .forEach((b) => expect(a[2] < b[0] || b[2] < a[0] || a[3] < b[1] || b[3] < a[1]).toBe(true)),
+          .forEach((b) =>
+            expect(a[2]! < b[0]! || b[2]! < a[0]! || a[3]! < b[1]! || b[3]! < a[1]!).toBe(true),
+          ),
       );
     }
   });
@@ -105,20 +107,20 @@ describe('sheets', () => {
     expect(nest(ribs.slice(0, 1), 120, 300, 4, false).tooLarge).toEqual(['Rib 1 <&>']);
     const t = nest(ribs.slice(0, 1), 120, 300, 4, true);
     expect(t.tooLarge).toEqual([]);
-    expect(t.sheets[0].placed[0].turned).toBe(true);
+    expect(t.sheets[0]!.placed[0]!.turned).toBe(true);
   });
   it('SVG in millimetres, labels escaped', () => {
-    const svg = sheetSvg(laid.sheets[0]);
+    const svg = sheetSvg(laid.sheets[0]!);
     expect(svg).toContain('width="300mm" height="120mm"');
     expect(svg).not.toContain('<&>');
   });
   it('DXF in millimetres with closed outlines on layer CUT', () => {
-    const dxf = sheetDxf(laid.sheets[0])
+    const dxf = sheetDxf(laid.sheets[0]!)
       .split(/\r?\n/)
       .map((l) => l.trim());
     expect(dxf[dxf.indexOf('$INSUNITS') + 2]).toBe('4');
     expect(dxf.filter((l) => l === 'LWPOLYLINE').length).toBe(
-      laid.sheets[0].placed.reduce((n, t) => n + t.cuts.length + t.marks.length, 0),
+      laid.sheets[0]!.placed.reduce((n, t) => n + t.cuts.length + t.marks.length, 0),
     );
     expect(dxf).toContain('CUT');
     expect(dxf[dxf.length - 1] === 'EOF' || dxf[dxf.length - 2] === 'EOF').toBe(true);
@@ -131,7 +133,7 @@ describe('sheets', () => {
       Number(m[2]),
     ]);
     expect(boxes).toHaveLength(laid.sheets.length);
-    expect(boxes[0][0]).toBeCloseTo((300 * 72) / 25.4, 0);
-    expect(boxes[0][1]).toBeCloseTo((120 * 72) / 25.4, 0);
+    expect(boxes[0]![0]).toBeCloseTo((300 * 72) / 25.4, 0);
+    expect(boxes[0]![1]).toBeCloseTo((120 * 72) / 25.4, 0);
   });
 });

@@ -119,7 +119,7 @@ export function threeViewPdf(d: Drawing): Uint8Array {
     doc.setLineWidth(l.kind === 'outline' ? 0.5 : 0.25);
     const p = l.points.map(([x, y]) => [x, d.height - y]);
     for (let i = 1; i < p.length + (l.closed ? 1 : 0); i++)
-      doc.line(p[i - 1][0], p[i - 1][1], p[i % p.length][0], p[i % p.length][1]);
+      doc.line(p[i - 1]![0]!, p[i - 1]![1]!, p[i % p.length]![0]!, p[i % p.length]![1]!);
   }
   doc.setFontSize(20);
   for (const m of d.dimensions) {

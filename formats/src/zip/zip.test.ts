@@ -43,7 +43,7 @@ describe('a zip from outside', () => {
     const whole = await zipOf({ part: data });
     for (let i = 0; i < whole.length; i += 3) {
       const bad = Buffer.from(whole);
-      bad[i] ^= 0x55;
+      bad[i]! ^= 0x55;
       for (const bytes of [bad, whole.subarray(0, i)])
         try {
           const zip = await openZip(onDisk(bytes));

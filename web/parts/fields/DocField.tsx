@@ -1,12 +1,10 @@
 'use client';
 /** Fields bound to a number of the document. */
+import { capital } from '../capital';
 import { documentField, type Basis, getPath } from '@skiametra/core/design';
 import type { KindName } from '@skiametra/core/units';
 import { useWorkspace } from '../workspace/useWorkspace';
 import { QuantityField } from './QuantityField';
-
-/** A name as a label begins. */
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 /**
  * A quantity field bound to a number of the document by its path, with its basis when `tracked`. Kind and label are those
@@ -22,14 +20,14 @@ export function DocField({
   hint,
   optional,
 }: {
-  /** as the schema names it where left out */ label?: string;
+  /** as the schema names it where left out */ label?: string | undefined;
   path: string;
-  /** as the schema declares it where left out */ kind?: KindName;
-  tracked?: boolean;
-  hideLabel?: boolean;
-  hideUnit?: boolean;
-  hint?: string;
-  /** emptying the field takes the number out */ optional?: boolean | 'null';
+  /** as the schema declares it where left out */ kind?: KindName | undefined;
+  tracked?: boolean | undefined;
+  hideLabel?: boolean | undefined;
+  hideUnit?: boolean | undefined;
+  hint?: string | undefined;
+  /** emptying the field takes the number out */ optional?: boolean | 'null' | undefined;
 }) {
   const declared = documentField(path.replace(/^document\./, '')),
     kind = asked ?? declared?.kind ?? 'ratio',

@@ -27,13 +27,13 @@ interface Props {
   kind: KindName;
   /** takes the SI value; returns a sentence when it is refused */
   onCommit: (si: number) => string | null;
-  onClear?: () => string | null;
-  hideLabel?: boolean;
-  hideUnit?: boolean;
-  basis?: { value: Basis; onChange: (b: Basis) => void };
-  hint?: string;
-  /** what is usual [SI]: outside it a word says so */ usual?: readonly [number, number];
-  /** nudge in the shown unit */ step?: number;
+  onClear?: (() => string | null) | undefined;
+  hideLabel?: boolean | undefined;
+  hideUnit?: boolean | undefined;
+  basis?: { value: Basis; onChange: (b: Basis) => void } | undefined;
+  hint?: string | undefined;
+  /** what is usual [SI]: outside it a word says so */ usual?: readonly [number, number] | undefined;
+  /** nudge in the shown unit */ step?: number | undefined;
 }
 
 /** The one field for numbers: units, small sums, arrow keys to nudge, Escape to restore, a wrong entry says why and stays. */

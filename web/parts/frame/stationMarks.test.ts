@@ -97,7 +97,7 @@ describe('all is well', () => {
       },
     ];
     expect(wellSentence('brief', known(clear(), d))).toMatch(/1 of them by less than its uncertainty/);
-    d.brief.requirements[0].max = mass.value + 9 * mass.sigma;
+    d.brief.requirements[0]!.max = mass.value + 9 * mass.sigma;
     expect(wellSentence('brief', known(clear(), d))).toMatch(/beyond its uncertainty/);
   });
   it('“inside its limits” is not said of an empty mass list', () => {

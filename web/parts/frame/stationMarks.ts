@@ -114,5 +114,5 @@ export function refineSentence(
   if (open.length === 0)
     return 'No handling note and no finding asks for a change. Fly the next card, or make a version for an idea of your own.';
   const more = open.length > 1 ? ` (and ${open.length - 1} more)` : '';
-  return `No test asks for a change; the prediction does: ${sentence(open[0], units)}${more}`;
+  return `No test asks for a change; the prediction does: ${sentence(open[0]!, units)}${more}`;
 }

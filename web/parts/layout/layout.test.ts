@@ -4,20 +4,20 @@ import { surfaceSchema } from '@skiametra/core/design';
 import { nextName } from '../../stations/refine/NextVersion';
 import { draggedStations } from './plan/draggedStations';
 
-const wing = bitternDocument().design.surfaces[0];
+const wing = bitternDocument().design.surfaces[0]!;
 
 describe('dragging a station', () => {
   it('the trailing edge sets the chord, to half a millimetre', () => {
     const d = draggedStations(wing, 1, 'trail', wing.x + 0.30012, 9);
-    expect(d.stations[1].chord).toBeCloseTo(0.3, 9);
-    expect(d.stations[1].y).toBe(0.4);
+    expect(d.stations[1]!.chord).toBeCloseTo(0.3, 9);
+    expect(d.stations[1]!.y).toBe(0.4);
   });
   it('the leading edge sets sweep and place, never past its neighbours', () => {
     const d = draggedStations(wing, 1, 'lead', wing.x + 0.02, 5);
-    expect(d.stations[1].x).toBeCloseTo(0.02, 9);
-    expect(d.stations[1].y).toBeLessThan(wing.stations[2].y);
+    expect(d.stations[1]!.x).toBeCloseTo(0.02, 9);
+    expect(d.stations[1]!.y).toBeLessThan(wing.stations[2]!.y);
     expect(surfaceSchema.safeParse({ ...wing, stations: d.stations }).success).toBe(true);
-    expect(draggedStations(wing, 1, 'lead', wing.x, -3).stations[1].y).toBeGreaterThan(0);
+    expect(draggedStations(wing, 1, 'lead', wing.x, -3).stations[1]!.y).toBeGreaterThan(0);
   });
   it('the root’s leading edge moves the whole surface', () => {
     const d = draggedStations(wing, 0, 'lead', 0.35, 0.2);
@@ -25,7 +25,7 @@ describe('dragging a station', () => {
     expect(d.stations).toEqual(wing.stations);
   });
   it('a chord cannot be dragged to nothing', () =>
-    expect(draggedStations(wing, 0, 'trail', wing.x - 1, 0).stations[0].chord).toBe(0.005));
+    expect(draggedStations(wing, 0, 'trail', wing.x - 1, 0).stations[0]!.chord).toBe(0.005));
 });
 
 describe('the next version’s name', () => {

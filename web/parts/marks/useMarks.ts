@@ -86,9 +86,10 @@ export function useGroup(ids: readonly string[], state: string): { marked: Marke
     const all = list
       .split(' ')
       .flatMap((id) => markedOf({ content, ledger, against, versionId }, id, state) ?? []);
-    return all.map((marked) => {
-      const alike = all.filter((m) => m.def.kind === marked.def.kind);
-      return { marked, scale: scalesOf(alike.map((m) => m.marks))[alike.indexOf(marked)] };
+    return all.flatMap((marked) => {
+      const alike = all.filter((m) => m.def.kind === marked.def.kind),
+        scale = scalesOf(alike.map((m) => m.marks))[alike.indexOf(marked)];
+      return scale ? [{ marked, scale }] : [];
     });
   }, [list, content, ledger, against, versionId, state]);
 }

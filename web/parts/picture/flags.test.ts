@@ -47,7 +47,7 @@ describe('names in the balance picture', () => {
           name: l.name,
           cgX: loadedState(design, l, 'best', 1).x,
         }));
-      const f = balanceFrame(design, { x: states[0].cgX + 0.02, z: 0 }, states);
+      const f = balanceFrame(design, { x: states[0]!.cgX + 0.02, z: 0 }, states);
       expect(clashes(f.names)).toEqual([]);
       expect(clashes(f.stateNames)).toEqual([]);
       for (const flag of [...f.names.flags, ...f.stateNames.flags])
@@ -89,6 +89,6 @@ describe('flags', () => {
       'a … c',
       'd',
     ]);
-    expect(gathered([at(0, 'a'), at(0.1, 'b')], 1)[0].name).toBe('a, b');
+    expect(gathered([at(0, 'a'), at(0.1, 'b')], 1)[0]!.name).toBe('a, b');
   });
 });

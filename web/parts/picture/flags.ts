@@ -74,10 +74,10 @@ export function gathered(
   const groups: Named[][] = [];
   for (const t of [...things].sort((a, b) => a.x - b.x)) {
     const last = groups.at(-1);
-    if (last && t.x - last[last.length - 1].x < near) last.push(t);
+    if (last && t.x - last[last.length - 1]!.x < near) last.push(t);
     else groups.push([t]);
   }
-  return groups.map((g) => ({ ...g[0], name: naming(g.map((t) => t.name)), x: g[0].x }));
+  return groups.map((g) => ({ ...g[0]!, name: naming(g.map((t) => t.name)) }));
 }
 
 export const everyName = (names: readonly string[]): string => names.join(', ');

@@ -51,7 +51,7 @@ function PolarWork() {
 }
 
 function Cell({ watched }: { watched: string }) {
-  const [id, state] = watched.split('@');
+  const [id = '', state = ''] = watched.split('@');
   const units = useWorkspace((w) => w.units);
   const setWhy = useWorkspace((w) => w.setWhy);
   const waiting = useWorkspace((w) => w.ledger === null);

@@ -13,7 +13,7 @@ const MOST = 8;
 function useNames(): (watched: string) => string {
   const states = useWorkspace((w) => w.content.document.design.states);
   return (watched) => {
-    const [id, state] = watched.split('@'),
+    const [id = '', state = ''] = watched.split('@'),
       where = states.find((l) => l.id === state);
     return `${quantityDef(id)?.name ?? id}${where ? `, ${where.name}` : ''}`;
   };

@@ -39,7 +39,7 @@ export function OrderedRows({ ids, onOrder, children }: Props) {
       collisionDetection={closestCenter}
       onDragEnd={ended}
       // what is read out to those who do not see the drag stands beside the page, not inside the table
-      accessibility={{ container: typeof document === 'undefined' ? undefined : document.body }}
+      accessibility={typeof document === 'undefined' ? {} : { container: document.body }}
     >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
         {children}

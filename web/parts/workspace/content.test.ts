@@ -31,7 +31,7 @@ describe('edits', () => {
         at: 1,
       }),
     );
-    expect(b.document.design.states[1].id).toBe('new');
+    expect(b.document.design.states[1]!.id).toBe('new');
     expect(
       ok(reduceContent(b, { type: 'remove', path: 'document.design.states', index: 1 })).document.design
         .states,
@@ -44,7 +44,7 @@ describe('edits', () => {
     // the first line typed as the farthest aft
     const a = ok(reduceContent(c, { type: 'set', path: 'document.design.body.0.x', value: 1.5 }));
     expect(xs(a)).toEqual([...xs(c).slice(1), 1.5]);
-    expect(a.document.design.body[last].width).toBe(c.document.design.body[0].width);
+    expect(a.document.design.body[last]!.width).toBe(c.document.design.body[0]!.width);
     const reversed = [...c.document.design.body].reverse();
     const b = ok(reduceContent(c, { type: 'set', path: 'document.design.body', value: reversed }));
     expect(b.document.design.body).toEqual(c.document.design.body);
@@ -59,9 +59,9 @@ describe('edits', () => {
     const c = content(),
       at = c.document.design.surfaces.findIndex((s) => s.id === 'tail');
     const path = `document.design.surfaces.${at}.stations`;
-    const stations = c.document.design.surfaces[at].stations;
+    const stations = c.document.design.surfaces[at]!.stations;
     const a = ok(reduceContent(c, { type: 'set', path, value: [...stations].reverse() }));
-    expect(a.document.design.surfaces[at].stations).toEqual(stations);
+    expect(a.document.design.surfaces[at]!.stations).toEqual(stations);
     const b = ok(reduceContent(c, { type: 'set', path: 'document.brief.site.wind', value: 3 }));
     expect(b.document.design).toBe(c.document.design);
   });

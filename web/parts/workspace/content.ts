@@ -2,6 +2,7 @@
  * The editable content of a workspace and its one reducer. Content is a design document plus the project's
  * tests; every edit is one undo step; an edit that the schema refuses leaves the old state as it was.
  */
+import { capital } from '../capital';
 import {
   documentSchema,
   getPath,
@@ -27,7 +28,7 @@ export interface Content {
 export type Edit =
   | { type: 'set'; path: string; value: unknown }
   | { type: 'apply'; changes: readonly { path: string; value: unknown }[]; label?: string }
-  | { type: 'insert'; path: string; value: unknown; at?: number }
+  | { type: 'insert'; path: string; value: unknown; at?: number | undefined }
   | { type: 'remove'; path: string; index: number }
   | { type: 'replace'; content: Content };
 
@@ -61,7 +62,7 @@ function changed(content: Content, edit: Edit): Content {
 }
 
 const rising = (list: readonly Record<string, unknown>[], key: string) =>
-  list.every((e, i) => i === 0 || Number(e[key]) >= Number(list[i - 1][key]));
+  list.every((e, i) => i === 0 || Number(e[key]) >= Number(list[i - 1]?.[key]));
 
 /** A list of stations in the order of the drawing, whichever end was typed first; the same list where it is in order. */
 function sorted<T extends object>(list: readonly T[], key: keyof T & string): T[] {
@@ -104,4 +105,4 @@ export function reduceContent(content: Content, edit: Edit): EditResult {
 }
 
 /** As the beginning of a sentence: the field says itself where it is. */
-const begun = (what: string) => `${what[0].toUpperCase()}${what.slice(1)}`;
+const begun = capital;

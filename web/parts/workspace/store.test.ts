@@ -122,7 +122,7 @@ describe('undo and redo', () => {
       versionId: 7,
       airframeId: 1,
       revision: 1,
-      body: bitternProject().tests[0].body,
+      body: bitternProject().tests[0]!.body,
     });
     w.getState().undo();
     expect(w.getState().content.tests.map((t) => t.id)).toContain('9');
@@ -172,18 +172,18 @@ describe('saving', () => {
     w.getState().edit({ type: 'set', path: 'document.brief.site.elevation', value: 50 });
     await vi.advanceTimersByTimeAsync(600);
     expect(server.saveVersion).toHaveBeenCalledTimes(1);
-    expect(vi.mocked(server.saveVersion).mock.calls[0].slice(0, 2)).toEqual([7, 5]);
+    expect(vi.mocked(server.saveVersion).mock.calls[0]!.slice(0, 2)).toEqual([7, 5]);
     expect(w.getState().saveState.status).toBe('saved');
     setWind(w, 2);
     await vi.advanceTimersByTimeAsync(600);
-    expect(vi.mocked(server.saveVersion).mock.calls[1][1]).toBe(6);
+    expect(vi.mocked(server.saveVersion).mock.calls[1]![1]).toBe(6);
   });
   it('a test goes by its own revision and leaves the version alone', async () => {
     const w = open();
     w.getState().edit({ type: 'set', path: 'tests.2.body.record.notes', value: 'windy' });
     await vi.advanceTimersByTimeAsync(600);
     expect(server.saveVersion).not.toHaveBeenCalled();
-    expect(vi.mocked(server.saveTest).mock.calls[0].slice(0, 2)).toEqual([2, 3]);
+    expect(vi.mocked(server.saveTest).mock.calls[0]!.slice(0, 2)).toEqual([2, 3]);
   });
   it('a server that is away: kept in the browser, tried again until it answers', async () => {
     const w = open();
@@ -220,7 +220,7 @@ describe('saving', () => {
     server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: 7 } }));
     await vi.advanceTimersByTimeAsync(1500);
     expect(server.saveVersion).toHaveBeenCalledTimes(1);
-    expect((vi.mocked(server.saveVersion).mock.calls[0][2] as DesignDocument).brief.site.wind).toBe(2);
+    expect((vi.mocked(server.saveVersion).mock.calls[0]![2] as DesignDocument).brief.site.wind).toBe(2);
   });
   it('a draft left by a closed page comes back as one undo step', async () => {
     const b = await reopened(6, bitternDocument(), 5);
@@ -250,7 +250,7 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(5);
     expect(wind(w)).toBe(0.5);
     expect(w.getState().orphans).toMatchObject([{ draft: { document: { brief: 1 } } }]);
-    expect(w.getState().orphans[0].refused).toMatch(/[a-z]/);
+    expect(w.getState().orphans[0]!.refused).toMatch(/[a-z]/);
     setWind(w, 9);
     await vi.advanceTimersByTimeAsync(5);
     expect([...shelf.drafts.values()].map((d) => d.document)).toContainEqual({ brief: 1 });
@@ -291,7 +291,7 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(9000);
     expect(w.getState().saveState.status).toBe('gone');
     expect(server.saveVersion).toHaveBeenCalledTimes(1);
-    expect(memoryFile(w.getState()).versions[0].document.brief.site.wind).toBe(5);
+    expect(memoryFile(w.getState()).versions[0]!.document.brief.site.wind).toBe(5);
     server.saveVersion = vi.fn(async () => ({ status: 'ok', value: { status: 'saved', revision: 6 } }));
     w.getState().cameBack();
     await vi.advanceTimersByTimeAsync(50);
@@ -411,8 +411,8 @@ describe('drafts of tabs that are gone', () => {
     await vi.advanceTimersByTimeAsync(5);
     expect(wind(w)).toBe(0.5);
     const [orphan] = w.getState().orphans;
-    expect(orphan.refused).toBeNull();
-    w.getState().takeOrphan(orphan);
+    expect(orphan!.refused).toBeNull();
+    w.getState().takeOrphan(orphan!);
     expect(w.getState().content.document.brief.site).toMatchObject({ wind: 6, elevation: 300 });
     await vi.advanceTimersByTimeAsync(700);
     expect(w.getState().orphans).toEqual([]);
@@ -432,7 +432,7 @@ describe('drafts of tabs that are gone', () => {
     const w = open();
     w.getState().begin();
     await vi.advanceTimersByTimeAsync(5);
-    w.getState().dropOrphan(w.getState().orphans[0]);
+    w.getState().dropOrphan(w.getState().orphans[0]!);
     expect(shelf.drafts.size).toBe(0);
   });
 });
@@ -497,7 +497,7 @@ describe('two windows', () => {
   });
   it('tests merge field by field too', async () => {
     const w = open();
-    const body = w.getState().content.tests[1].body;
+    const body = w.getState().content.tests[1]!.body;
     const theirs: TestBody = { ...body, card: { ...body.card, question: 'theirs' } };
     server.saveTest = vi.fn(async (_id: number, base: number) => ({
       status: 'ok',
@@ -507,7 +507,7 @@ describe('two windows', () => {
     await vi.advanceTimersByTimeAsync(600);
     expect(w.getState().saveState.status).toBe('test-conflict');
     w.getState().settle('merge');
-    expect(w.getState().content.tests[1].body).toMatchObject({
+    expect(w.getState().content.tests[1]!.body).toMatchObject({
       card: { question: 'theirs' },
       record: { notes: 'mine' },
     });
@@ -540,7 +540,7 @@ it('a version that did not come along is asked for when it is compared, and is t
   expect(memoryFile(w.getState()).versions).toHaveLength(1);
   w.getState().setAgainst(8);
   await vi.advanceTimersByTimeAsync(1);
-  expect(w.getState().againstLedger!.entries[0].value).toBe(0.17);
+  expect(w.getState().againstLedger!.entries[0]!.value).toBe(0.17);
   expect(memoryFile(w.getState()).versions.map((v) => v.name)).toEqual(['A 1', 'A 2']);
   // one that the server cannot give is compared with nothing, and fails nothing
   w.getState().setAgainst(9);
@@ -585,7 +585,7 @@ it('the compared version has a ledger of its own', async () => {
   );
   w.getState().begin();
   await vi.advanceTimersByTimeAsync(10);
-  const pack = (l: ReturnType<typeof w.getState>['ledger']) => l!.entries[0].value;
+  const pack = (l: ReturnType<typeof w.getState>['ledger']) => l!.entries[0]!.value;
   expect(pack(w.getState().ledger)).toBe(0.15);
   expect(pack(w.getState().againstLedger)).toBe(0.23);
 });

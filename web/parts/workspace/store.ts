@@ -75,7 +75,7 @@ function inView(before: Content, next: Content, loading: string): string {
   const list = next.document.design.states;
   if (list.some((l) => l.id === loading)) return loading;
   const at = before.document.design.states.findIndex((l) => l.id === loading);
-  return list[Math.min(Math.max(at, 0), list.length - 1)].id;
+  return list[Math.min(Math.max(at, 0), list.length - 1)]?.id ?? loading;
 }
 
 export function createWorkspace(
@@ -105,7 +105,7 @@ export function createWorkspace(
   const { states } = opened.design,
     firstState = opened.brief.watch[0]?.split('@')[1] ?? '',
     isState = (id: string | null): id is string => states.some((l) => l.id === id);
-  const usual = { state: isState(firstState) ? firstState : states[0].id, against: head.parentId };
+  const usual = { state: isState(firstState) ? firstState : (states[0]?.id ?? ''), against: head.parentId };
   let lastSet: { path: string; at: number } | null = null;
 
   return createStore<Workspace>()((set, get) => {
@@ -196,13 +196,13 @@ export function createWorkspace(
         const { past, content: now, future } = get();
         if (past.length === 0) return;
         lastSet = null;
-        take(past[past.length - 1], { past: past.slice(0, -1), future: [now, ...future] });
+        take(past[past.length - 1]!, { past: past.slice(0, -1), future: [now, ...future] });
       },
       redo() {
         const { past, content: now, future } = get();
         if (future.length === 0) return;
         lastSet = null;
-        take(future[0], { past: [...past, now], future: future.slice(1) });
+        take(future[0]!, { past: [...past, now], future: future.slice(1) });
       },
       setWhy: (why) => set({ why }),
       // an address may name a state that is gone

@@ -62,7 +62,7 @@ export function GrowthPanel() {
               </>
             )}
           </div>
-          {g.breaks.length > 0 ? (
+          {g.breaks[0] ? (
             <div className="finding look">
               <span className="sev" aria-hidden="true">
                 !

@@ -11,7 +11,7 @@ export function FormulaEditor({ index }: { index: number }) {
   const brief = useWorkspace((w) => w.content.document.brief);
   const edit = useWorkspace((w) => w.edit);
   const [text, setText] = useState<string | null>(null);
-  const stored = brief.tasks[index].formula;
+  const stored = brief.tasks[index]?.formula ?? '';
   const shown = text ?? stored;
   const names = formulaNames(brief);
   const checked = compileFormula(shown, names);

@@ -37,6 +37,7 @@ export function Requirements() {
   ];
   const limit = (i: number, which: 'min' | 'max') => {
     const r = brief.requirements[i];
+    if (!r) return null;
     const kind = quantityDef(r.quantity)?.kind ?? 'ratio';
     const used = which === 'min' ? r.op !== 'atMost' : r.op !== 'atLeast';
     if (!used) return <span className="dim">–</span>;
@@ -52,6 +53,7 @@ export function Requirements() {
   };
   const setOp = (i: number, op: Op) => {
     const r = brief.requirements[i];
+    if (!r) return;
     const some = r.min ?? r.max ?? 0;
     edit({
       type: 'set',

@@ -152,7 +152,7 @@ function SunCharts({ x, day, load }: SunChartsProps) {
         yFromZero
         series={[
           { name: 'cells, behind the controller', x, y: day.rows.map((r) => r.power), look: 'predicted' },
-          { name: 'level flight', x: [x[0], x[x.length - 1]], y: [load, load], look: 'ink' },
+          { name: 'level flight', x: [Math.min(...x), Math.max(...x)], y: [load, load], look: 'ink' },
         ]}
       />
       <ChartFrame

@@ -35,13 +35,13 @@ export function Calibration() {
           </thead>
           <tbody>
             {FACTORS.map((f, i) => {
-              const sd = Math.sqrt(Math.max(0, cal.covariance[i][i]));
+              const sd = Math.sqrt(Math.max(0, cal.covariance[i]![i]!));
               const X = (v: number) => Math.max(0, Math.min(160, ((v - 0.6) / 0.8) * 160));
               return (
                 <tr key={f.id} title={f.meaning} data-factor={f.id}>
                   <td>{f.name}</td>
                   <td className="num dim oneline">{formatMeasured(f.mean, f.sd, 'ratio', units)}</td>
-                  <td className="num oneline">{formatMeasured(cal.mean[i], sd, 'ratio', units)}</td>
+                  <td className="num oneline">{formatMeasured(cal.mean[i]!, sd, 'ratio', units)}</td>
                   <td>
                     <svg
                       width={132}
@@ -59,14 +59,14 @@ export function Calibration() {
                         fill="var(--hair)"
                       />
                       <rect
-                        x={X(cal.mean[i] - sd)}
-                        width={Math.max(1, X(cal.mean[i] + sd) - X(cal.mean[i] - sd))}
+                        x={X(cal.mean[i]! - sd)}
+                        width={Math.max(1, X(cal.mean[i]! + sd) - X(cal.mean[i]! - sd))}
                         y={4}
                         height={8}
                         fill="var(--predicted-soft)"
                       />
                       <path
-                        d={`M ${X(cal.mean[i])} 3 l 4 5 l -4 5 l -4 -5 z`}
+                        d={`M ${X(cal.mean[i]!)} 3 l 4 5 l -4 5 l -4 -5 z`}
                         fill="var(--paper)"
                         stroke="var(--predicted)"
                         strokeWidth={1.5}

@@ -51,12 +51,12 @@ export function ThreeColumns() {
     for (const s of r.state === 'all'
       ? quantityDef(r.quantity)?.scope === 'all'
         ? ['all']
-        : [design.states[0].id, design.states[design.states.length - 1].id]
+        : [design.states[0]!.id, design.states[design.states.length - 1]!.id]
       : [r.state])
       keys.add(`${r.quantity}@${s}`);
   if (every) for (const e of ledger.entries) keys.add(keyOf(e));
   const rows = [...keys].flatMap((k) => {
-    const [id, state] = k.split('@');
+    const [id = '', state = ''] = k.split('@');
     const def = quantityDef(id);
     if (!def) return [];
     const e = entryNamed(ledger, id, state);

@@ -15,9 +15,7 @@ export function Score() {
   const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
   const against = useWorkspace((w) => w.againstLedger);
-  
-  
-  
+
   const words = useSentence();
   /** What blocks a state, without saying that it does. */
   const because = (said: AnySaid | undefined) => said && words({ code: 'because', fields: said.fields });
@@ -60,7 +58,7 @@ export function Score() {
         {best && (
           <p className="flush">
             Best: <b>{best.name}</b> with {formatNumber(value(ledger, 'bestScore', 'all'), 4)} points.
-            {blocked.length > 0 && (
+            {blocked[0] && (
               <>
                 {' '}
                 From {blocked[0].name} on it does not count: {because(blockOf(blocked[0].id))}

@@ -2,7 +2,7 @@
 import type { Contour } from '@skiametra/core/section';
 
 const at = (c: Contour, i: number) =>
-  `${(100 * c.xy[2 * i]).toFixed(2)},${(-100 * c.xy[2 * i + 1]).toFixed(2)}`;
+  `${(100 * c.xy[2 * i]!).toFixed(2)},${(-100 * c.xy[2 * i + 1]!).toFixed(2)}`;
 export const outlinePoints = (c: Contour): string =>
   Array.from({ length: c.xy.length / 2 }, (_, i) => at(c, i)).join(' ');
 
@@ -16,7 +16,7 @@ export function Outline({
   large?: boolean;
   label?: string;
 }) {
-  const ys = Array.from({ length: contour.xy.length / 2 }, (_, i) => -100 * contour.xy[2 * i + 1]);
+  const ys = Array.from({ length: contour.xy.length / 2 }, (_, i) => -100 * contour.xy[2 * i + 1]!);
   const top = Math.min(...ys) - 3,
     h = Math.max(...ys) - Math.min(...ys) + 6;
   return (

@@ -40,11 +40,11 @@ export function Sections() {
   const loading = useWorkspace((w) => w.loading);
   const ledger = useWorkspace((w) => w.ledger);
   const edit = useWorkspace((w) => w.edit);
-  const [chosen, setChosen] = useState(sections[0].id);
+  const [chosen, setChosen] = useState(sections[0]?.id ?? '');
   const [page, setPage] = useTab(['shelf', 'compare', 'flow', 'cut']);
   const [extra, setExtra] = useState<ReadonlySet<string>>(new Set());
   const [notice, setNotice] = useState<string | null>(null);
-  const section = sections.find((s) => s.id === chosen) ?? sections[0];
+  const section = sections.find((s) => s.id === chosen) ?? sections[0]!;
   const used = surfaces.some((s) => s.stations.some((p) => p.section === section.id));
   const work = useMemo(() => sectionWork(ledger, loading), [ledger, loading]);
   const choice = useMemo<SectionChoice>(() => kept ?? { ...CHOICE, lift: work.lift }, [kept, work.lift]);
@@ -118,7 +118,7 @@ export function Sections() {
           key={`${section.id}-${JSON.stringify(section.shape).length}`}
           section={section}
           used={used}
-          onRemoved={() => setChosen(sections[0].id)}
+          onRemoved={() => setChosen(sections[0]?.id ?? '')}
         />
         <Facts section={section} />
         <StationFindings of="sections" />

@@ -14,9 +14,9 @@ export interface ShelfRow {
   candidate: Candidate;
   outline: Contour | null;
   problem: string | null;
-  atStall?: Polar;
-  atWork?: Polar;
-  built?: Polar;
+  atStall?: Polar | undefined;
+  atWork?: Polar | undefined;
+  built?: Polar | undefined;
   merits: SectionMerits | null;
 }
 
@@ -115,10 +115,10 @@ export function useShelf(
       candidates.map((candidate, i): ShelfRow => {
         const o = outlineOf(candidate.section);
         const read = (w: Which) => {
-          const p = found.get(specKey(specs[i][w]));
+          const p = found.get(specKey(specs[i]![w]));
           return p && typeof p !== 'string' && p.points.length > 0 ? p : undefined;
         };
-        const told = found.get(specKey(specs[i].atWork));
+        const told = found.get(specKey(specs[i]!.atWork));
         const outline = 'outline' in o ? o.outline : null;
         const problem =
           'problem' in o
@@ -126,7 +126,7 @@ export function useShelf(
             : typeof told === 'string'
               ? told
               : told && told.points.length === 0
-                ? told.warnings[0]
+                ? (told.warnings[0] ?? 'no point of it settled')
                 : null;
         const atStall = read('atStall'),
           atWork = read('atWork'),

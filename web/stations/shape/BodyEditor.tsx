@@ -28,7 +28,7 @@ export function BodyEditor() {
           least={2}
           addLabel="Add a station behind"
           newRow={() => {
-            const l = body[body.length - 1];
+            const l = body[body.length - 1]!;
             return { ...l, x: l.x + 0.1 };
           }}
           columns={[
@@ -161,7 +161,7 @@ function DragFrom({ row, index }: { row: Record<string, unknown>; index: number 
     edit({
       type: 'set',
       path: P,
-      value: SOURCES[kind].value ? { ...rest, from: SOURCES[kind].value } : rest,
+      value: SOURCES[kind]!.value ? { ...rest, from: SOURCES[kind]!.value } : rest,
     });
   };
   return (

@@ -83,7 +83,7 @@ export function References() {
             }
           >
             Draw to these proportions at{' '}
-            {formatQuantity(Math.max(...design.surfaces[0].stations.map((s) => s.y)) * 2, 'length', units)}{' '}
+            {formatQuantity(Math.max(...design.surfaces[0]!.stations.map((s) => s.y)) * 2, 'length', units)}{' '}
             span
           </Button>
           {mass !== undefined &&

@@ -10,7 +10,7 @@ export function Material({ label, path }: { label: string; path: string }) {
   const edit = useWorkspace((w) => w.edit);
   const key = path.split('.').pop()! as 'material';
   const value = useWorkspace(
-    (w) => (sparOf(w.content.document.design)?.shape as unknown as Record<string, string>)[key],
+    (w) => (sparOf(w.content.document.design)?.shape as unknown as Record<string, string>)[key] ?? '',
   );
   return (
     <NativeSelect

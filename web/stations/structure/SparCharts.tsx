@@ -38,7 +38,7 @@ export function SparCharts() {
           { name: 'at failure', x: m.x, y: fail, look: 'ghost' },
           {
             name: 'what the spar stands',
-            x: [m.x[0], m.x[m.x.length - 1]],
+            x: [Math.min(...m.x), Math.max(...m.x)],
             y: [strong.value, strong.value],
             sigma: [strong.sigma, strong.sigma],
             look: 'asked',

@@ -12,7 +12,7 @@ export function SparMass() {
   if (!spar) return null;
   const s = sparSection(spar);
   const wing = design.surfaces.find((x) => x.role === 'wing')!;
-  const length = 2 * wing.stations[wing.stations.length - 1].y;
+  const length = 2 * wing.stations[wing.stations.length - 1]!.y;
   return (
     <p className="dim flush note">
       This spar weighs {formatQuantity(s.perLength * length, 'mass', units)} over the span. It is limited by{' '}

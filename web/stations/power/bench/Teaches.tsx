@@ -76,13 +76,13 @@ export function Teaches({ result, bench }: { result: BenchResult; bench: BenchBo
               onClick={() =>
                 edit({
                   type: 'set',
-                  path: `document.design.swaps.${swaps![index].id}.data.correction`,
+                  path: `document.design.swaps.${swaps![index]!.id}.data.correction`,
                   value: result.correction,
                 })
               }
             >
               Keep {result.correction.thrust.toFixed(2)} and {result.correction.torque.toFixed(2)} with{' '}
-              {swaps![index].label}
+              {swaps![index]!.label}
             </Button>
           </div>
         )}

@@ -24,14 +24,19 @@ type Runs = ReadonlyMap<number, readonly BenchRow[]>;
 const THROTTLES = [0.3, 0.45, 0.6, 0.75, 0.9, 1];
 const FIRST_SEED = 11;
 
-const lineSchema = z.object({
-  run: z.number().optional(),
+/** A step of a run, the word that all is done, or what went wrong. */
+const stepSchema = z.object({
+  run: z.number(),
   step: z.number(),
   steps: z.number(),
   rows: z.array(benchRowSchema),
-  error: z.string().optional(),
 });
-type Line = z.infer<typeof lineSchema>;
+const lineSchema = z.union([
+  stepSchema,
+  z.object({ error: z.string() }),
+  z.object({ done: z.literal(true) }),
+]);
+type Step = z.infer<typeof stepSchema>;
 
 /** Why so many runs more do not fit; null where they do. */
 export function fullWith(bench: BenchBody, more: number): string | null {
@@ -60,10 +65,9 @@ export function useStand(bench: BenchBody, take: Take, say: (trouble: string | n
     const power = benchPower(design, bench.runs.length === 0 ? { ...bench, fitted: undefined } : bench);
     const asked = { power, throttles: THROTTLES, ...options, seed: FIRST_SEED + bench.runs.length };
     try {
-      for await (const line of linesOf(asked, end.signal)) {
-        if (line.run === undefined) continue;
-        runs.set(line.run, [...(runs.get(line.run) ?? []), ...line.rows]);
-        setAt(standAt(line, line.run));
+      for await (const step of stepsOf(asked, end.signal)) {
+        runs.set(step.run, [...(runs.get(step.run) ?? []), ...step.rows]);
+        setAt(standAt(step));
       }
       await keep(runs);
     } catch (e) {
@@ -82,7 +86,7 @@ export function useStand(bench: BenchBody, take: Take, say: (trouble: string | n
   return { at, run, stop: () => running.current?.abort() };
 }
 
-function standAt({ step, steps, rows }: Line, run: number): StandAt {
+function standAt({ run, step, steps, rows }: Step): StandAt {
   const last = rows.at(-1);
   return { run, step: step + 1, steps, throttle: last?.[1] ?? 0, thrust: last?.[4] ?? 0 };
 }
@@ -95,8 +99,8 @@ function named(runs: Runs, before: number) {
   }));
 }
 
-/** What the stand says, line by line. @throws with its own sentence where it fails */
-async function* linesOf(asked: unknown, signal: AbortSignal): AsyncGenerator<Line> {
+/** What the stand does, step by step. @throws with its own sentence where it fails */
+async function* stepsOf(asked: unknown, signal: AbortSignal): AsyncGenerator<Step> {
   const response = await fetch('/api/bench', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -116,8 +120,8 @@ async function* linesOf(asked: unknown, signal: AbortSignal): AsyncGenerator<Lin
     rest = lines.pop() ?? '';
     for (const text of lines) {
       const line = lineSchema.parse(JSON.parse(text));
-      if (line.error) throw new Error(line.error);
-      yield line;
+      if ('error' in line) throw new Error(line.error);
+      if ('run' in line) yield line;
     }
   }
 }

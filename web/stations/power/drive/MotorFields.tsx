@@ -4,7 +4,7 @@ import { DocField } from '../../../parts/fields/DocField';
 import { Choice } from './Choice';
 import { Shafts } from './Shafts';
 
-export function MotorFields({ at, tracked }: { at: string; tracked?: boolean }) {
+export function MotorFields({ at, tracked }: { at: string; tracked?: boolean | undefined }) {
   return (
     <div className="fields">
       <DocField label="Kv" path={`${at}.kv`} tracked={tracked} />

@@ -8,7 +8,7 @@ import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { useDrive } from '../useDrive';
 import { Choice, CELLS } from './Choice';
 
-export function PackFields({ at, tracked }: { at: string; tracked?: boolean }) {
+export function PackFields({ at, tracked }: { at: string; tracked?: boolean | undefined }) {
   return (
     <div className="fields">
       <IntField label="Cells in series" path={`${at}.series`} />

@@ -6,7 +6,7 @@ import { PitchByRadius, TableOfBlades } from './Blades';
 import { Choice, FAMILIES } from './Choice';
 import { Fan } from './Fan';
 
-export function BladeFields({ at, tracked }: { at: string; tracked?: boolean }) {
+export function BladeFields({ at, tracked }: { at: string; tracked?: boolean | undefined }) {
   return (
     <div className="fields">
       <DocField label="Diameter" path={`${at}.diameter`} tracked={tracked} />

@@ -28,7 +28,7 @@ export function EnergyTab({ report }: { report: PowerReport }) {
     id: freshId('leg', round?.legs ?? []),
     name: 'Leg',
     kind: 'cruise' as const,
-    state: design.states[0].id,
+    state: design.states[0]?.id ?? '',
     time: 60,
     speed: null,
     flown: false,

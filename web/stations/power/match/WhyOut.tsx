@@ -1,5 +1,6 @@
 'use client';
 /** Why one combination is not among the best. */
+import { capital } from '../../../parts/capital';
 import { Button, NativeSelect } from '@mantine/core';
 import {
   indexOfCombination,
@@ -17,9 +18,9 @@ import { askCore } from '../../../workers/coreClient';
 /** “Why is this one out”: any combination by hand. */
 export function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
   const [ids, setIds] = useState({
-    motor: parts.motors[0].id,
-    propeller: parts.propellers[0].id,
-    pack: parts.packs[0].id,
+    motor: parts.motors[0]?.id ?? '',
+    propeller: parts.propellers[0]?.id ?? '',
+    pack: parts.packs[0]?.id ?? '',
   });
   const [answer, setAnswer] = useState<MatchRow | null>(null);
   const units = useWorkspace((w) => w.units);
@@ -30,7 +31,7 @@ export function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
   const pick = (key: keyof typeof ids, label: string, list: readonly { id: string; name: string }[]) => (
     <NativeSelect
       aria-label={label}
-      value={list.some((p) => p.id === ids[key]) ? ids[key] : list[0].id}
+      value={list.some((p) => p.id === ids[key]) ? ids[key] : list[0]?.id}
       onChange={(e) => {
         setIds({ ...ids, [key]: e.currentTarget.value });
         setAnswer(null);
@@ -62,7 +63,7 @@ export function WhyOut({ parts, task }: { parts: PartsList; task: MatchTask }) {
             : answer.out
                 .map((o) => {
                   const s = sentence(outSaid(o, answer, task), units);
-                  return `${s[0].toUpperCase()}${s.slice(1)}.`;
+                  return `${capital(s)}.`;
                 })
                 .join(' ')}
         </div>

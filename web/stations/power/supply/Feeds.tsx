@@ -8,9 +8,10 @@ import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
 /** Names of what feeds a part, chosen one by one. */
 export function Feeds({ row }: { row: number }) {
-  const supply = useWorkspace((w) => powertrainOf(w.content.document.design).supply!);
+  const supply = useWorkspace((w) => powertrainOf(w.content.document.design).supply);
   const edit = useWorkspace((w) => w.edit);
-  const part = supply[row];
+  const part = supply?.[row];
+  if (!part) return null;
   const set = (feeds: string[]) => edit({ type: 'set', path: `${POWER}.supply.${row}.feeds`, value: feeds });
   return (
     <div className="small">

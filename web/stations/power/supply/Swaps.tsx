@@ -1,5 +1,6 @@
 'use client';
 /** Packs and propellers that are changed at the field, each with its numbers and a label to print. */
+import { capital } from '../../../parts/capital';
 import { Button, NativeSelect } from '@mantine/core';
 import { quantityDef } from '@skiametra/core/assess';
 import { powertrainOf } from '@skiametra/core/design';
@@ -42,7 +43,7 @@ export function Swaps({ report }: { report: PowerReport }) {
     const p = powertrainOf(document.design),
       base = {
         id: freshId(kind, swaps),
-        label: `${kind[0].toUpperCase()}${kind.slice(1)} ${swaps.filter((s) => s.kind === kind).length + 1}`,
+        label: `${capital(kind)} ${swaps.filter((s) => s.kind === kind).length + 1}`,
         weighed: false,
         x: null,
         note: '',

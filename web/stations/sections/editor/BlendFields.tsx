@@ -16,8 +16,8 @@ export function BlendFields({
   plain: readonly Section[];
   onPut: (s: Shape, name: string) => void;
 }) {
-  const [a, setA] = useState(plain[0].id);
-  const [b, setB] = useState(plain[1].id);
+  const [a, setA] = useState(plain[0]?.id ?? '');
+  const [b, setB] = useState(plain[1]?.id ?? '');
   const [share, setShare] = useState(shape.kind === 'blend' ? shape.share : 0.5);
   const of = (id: string) => plain.find((s) => s.id === id) ?? plain[0];
   const data = plain.map((s) => ({ value: s.id, label: s.name }));
@@ -55,11 +55,11 @@ export function BlendFields({
           onPut(
             {
               kind: 'blend',
-              a: of(a).shape as PlainShape as never,
-              b: of(b).shape as PlainShape as never,
+              a: of(a)!.shape as PlainShape as never,
+              b: of(b)!.shape as PlainShape as never,
               share,
             },
-            `${of(a).name} to ${of(b).name}, ${Math.round(100 * share)} %`,
+            `${of(a)!.name} to ${of(b)!.name}, ${Math.round(100 * share)} %`,
           )
         }
       >

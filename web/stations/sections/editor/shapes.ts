@@ -16,7 +16,6 @@ export const KINDS: { value: Shape['kind']; label: string }[] = [
   { value: 'film', label: 'Film on ribs' },
   { value: 'folded', label: 'Folded sheet' },
 ];
-export const capital = (s: string) => `${s[0].toUpperCase()}${s.slice(1)}`;
 export const NO_CHANGE: ShapeChange = { thickness: 1, camber: 1, flap: null };
 
 /** How a shape is written in its text box; points and blends have their own entry. */
@@ -51,9 +50,9 @@ export function read(kind: Shape['kind'], text: string, now: Shape): { shape: Sh
   if (kind === 'naca4') return { shape: { kind, digits: t }, name: `NACA ${t}` };
   if (kind === 'naca5') return { shape: { kind, digits: t }, name: `NACA ${t}` };
   if (kind === 'naca4m') {
-    const m = /^(\d{4})-(\d)(\d)$/.exec(t);
-    return m
-      ? { shape: { kind, digits: m[1], nose: Number(m[2]), at: Number(m[3]) }, name: `NACA ${t}` }
+    const [, digits, nose, at] = /^(\d{4})-(\d)(\d)$/.exec(t) ?? [];
+    return digits
+      ? { shape: { kind, digits, nose: Number(nose), at: Number(at) }, name: `NACA ${t}` }
       : 'A modified section is written like 2412-63: nose index 0 to 9, then tenths of the largest thickness';
   }
   if (kind === 'classShape' || kind === 'folded') {
@@ -62,15 +61,16 @@ export function read(kind: Shape['kind'], text: string, now: Shape): { shape: Sh
       .map(numbers)
       .filter((r) => r.length > 0);
     if (rows.flat().some((v) => !Number.isFinite(v))) return 'There is a word among the numbers';
+    const [upper, lower, more] = rows;
     if (kind === 'classShape')
-      return rows.length === 2
-        ? { shape: { kind, upper: rows[0], lower: rows[1] }, name: 'Class-shape section' }
+      return upper && lower && !more
+        ? { shape: { kind, upper, lower }, name: 'Class-shape section' }
         : 'Write two lines of weights: the upper face, then the lower';
     return rows.every((r) => r.length === 2)
       ? {
           shape: {
             kind,
-            corners: rows.map((r) => [r[0], r[1]] as [number, number]),
+            corners: rows as [number, number][],
             thickness: now.kind === 'folded' ? now.thickness : 0.004,
           },
           name: 'Folded sheet',

@@ -7,7 +7,8 @@ import { contourFromPoints, type ShapeChange } from '@skiametra/core/section';
 import { MAX_DAT_BYTES, parseDat } from '@skiametra/formats';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { outlineOf } from '../useShelf';
-import { capital, LIST, NO_CHANGE, type Shape } from './shapes';
+import { capital } from '../../../parts/capital';
+import { LIST, NO_CHANGE, type Shape } from './shapes';
 
 export type SectionShape = ReturnType<typeof useSectionShape>;
 

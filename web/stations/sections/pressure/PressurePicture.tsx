@@ -28,7 +28,7 @@ export function PressurePicture({ section, reynolds, polar }: Props) {
     picture = list?.[angle] ?? null,
     least = useMemo(() => leastCp(list ?? []), [list]),
     any = list !== null && list.some((p) => p !== null);
-  const atText = formatQuantity(PICTURE_ANGLES[angle], 'angle', units);
+  const atText = formatQuantity(PICTURE_ANGLES[angle]!, 'angle', units);
   return (
     <div className="cols cols-pressurepicture">
       <figure className="flush">

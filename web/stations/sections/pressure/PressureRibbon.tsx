@@ -38,10 +38,10 @@ function Face({ list, side }: { list: readonly RibbonPlace[]; side: 'upper' | 'l
 /** Runs that are long enough to be named, past the longest stand of the ribbon. */
 function StateWords({ list, sign }: { list: readonly RibbonPlace[]; sign: 1 | -1 }) {
   const long = runsOf(list, (p) => p.state).filter(
-    ({ list: run }) => run[run.length - 1].skin[0] - run[0].skin[0] > 0.09,
+    ({ list: run }) => run[run.length - 1]!.skin[0] - run[0]!.skin[0] > 0.09,
   );
   return long.map(({ kind, list: run }) => {
-    const mid = run[run.length >> 1],
+    const mid = run[run.length >> 1]!,
       // clear of all that stands under the word
       under = list
         .filter((p) => Math.abs(p.skin[0] - mid.skin[0]) < 0.07)
@@ -49,7 +49,7 @@ function StateWords({ list, sign }: { list: readonly RibbonPlace[]; sign: 1 | -1
       y = sign > 0 ? Math.max(...under) : Math.min(...under);
     return (
       <text
-        key={`${kind}${run[0].skin[0]}`}
+        key={`${kind}${run[0]!.skin[0]}`}
         className={`layerword ${kind}`}
         x={W * mid.skin[0]}
         y={-W * y + (sign > 0 ? -12 : 26)}

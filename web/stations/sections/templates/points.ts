@@ -10,4 +10,4 @@ export const inRange =
     return null;
   };
 export const pointsOf = (c: Contour): [number, number][] =>
-  Array.from({ length: c.xy.length / 2 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]]);
+  Array.from({ length: c.xy.length / 2 }, (_, i) => [c.xy[2 * i] ?? 0, c.xy[2 * i + 1] ?? 0]);
