@@ -35,6 +35,18 @@ function count(path, read) {
   return existsSync(path) ? read(JSON.parse(readFileSync(path, 'utf8'))) : { passed: 0, failed: 1 };
 }
 
+/** What can be told without running anything. Each is one thread: together they take two cores. */
+function checkedAtRest() {
+  const node = (what, ...args) => attempt(() => run(process.execPath, args, { what }));
+  const prettier = bin('prettier/bin/prettier.cjs');
+  return Promise.all([
+    node('Prettier (npm run format puts it right)', prettier, '--check', '.', '--log-level=warn'),
+    node('Lint', bin('eslint/bin/eslint.js'), '.', '--max-warnings=0'),
+    node('The type check', join(ROOT, 'scripts/typecheck.mjs')),
+    node('Code that nobody uses (knip)', bin('knip/bin/knip.js'), '--no-progress'),
+  ]);
+}
+
 async function main() {
   requireNode();
   await installPackages();
@@ -52,21 +64,8 @@ async function main() {
   });
   let ok = true;
   try {
-    step('format, lint, types');
-    // each is one thread: together they take two cores
-    const still = await Promise.all([
-      attempt(() =>
-        run(process.execPath, [bin('prettier/bin/prettier.cjs'), '--check', '.', '--log-level=warn'], {
-          what: 'Prettier (npm run format puts it right)',
-        }),
-      ),
-      attempt(() =>
-        run(process.execPath, [bin('eslint/bin/eslint.js'), '.', '--max-warnings=0'], { what: 'Lint' }),
-      ),
-      attempt(async () => {
-        await run(process.execPath, [join(ROOT, 'scripts/typecheck.mjs')], { what: 'The type check' });
-      }),
-    ]);
+    step('format, lint, types, unused code');
+    const still = await checkedAtRest();
     ok = ok && still.every(Boolean);
     step('unit and outside checks');
     ok =

@@ -9,7 +9,8 @@ const port = Number(process.env.E2E_PORT ?? 3210);
 export default defineConfig({
   testDir: join(here, 'e2e'),
   outputDir: join(here, 'test-results'),
-  workers: 1,
+  // two: while one page waits for its sections the other works
+  workers: 2,
   retries: 1,
   timeout: 150_000,
   expect: { timeout: 20_000 },

@@ -1,4 +1,7 @@
-/** `skia`: the same computation at a command line. JSON on standard output; one sentence on standard error and status 2 when something is wrong. */
+/**
+ * `skia`: the same computation at a command line. JSON on standard output; one sentence on standard error and status 2
+ * when something is wrong.
+ */
 import { sentence } from '@skiametra/core/words';
 import { worded } from './worded';
 import { parseArgs } from 'node:util';

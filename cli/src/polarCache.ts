@@ -1,4 +1,7 @@
-/** Section polars kept between commands in the user's cache folder, one file each, named by content; a damaged or foreign file is computed again. */
+/**
+ * Section polars kept between commands in the user's cache folder, one file each, named by content; a damaged or foreign
+ * file is computed again.
+ */
 import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
 import { homedir } from 'node:os';
 import { join } from 'node:path';

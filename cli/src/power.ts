@@ -120,7 +120,10 @@ function propulsors(
   }));
 }
 
-/** The operating point of everything that pushes or lifts. Efficiency: thrust power over electric power; on the bench, shaft over electric. */
+/**
+ * The operating point of everything that pushes or lifts. Efficiency: thrust power over electric power; on the bench,
+ * shaft over electric.
+ */
 export function powerCommand(doc: DesignDocument, loading: string | null, values: Values): object {
   const { brief, design } = doc,
     air = airAt(brief.site.elevation, brief.site.temperature),

@@ -73,7 +73,10 @@ describe('cross-sections', () => {
 });
 
 describe('materials', () => {
-  /** Wood Handbook, FPL-GTR-190, table 5-3, 12 % moisture: E [GPa], compression parallel [MPa]; MMPDS for the aluminium. From memory. */
+  /**
+   * Wood Handbook, FPL-GTR-190, table 5-3, 12 % moisture: E [GPa], compression parallel [MPa]; MMPDS for the aluminium.
+   * From memory.
+   */
   it.each([
     ['spruce', 10.8, 38.7],
     ['balsa', 3.4, 14.9],

@@ -33,7 +33,10 @@ const rectangle = (ar: number) =>
 const solve = (surfaces: Surface[], refine = 1) => solveLattice({ surfaces }, contours, refine);
 const neutral = (s: ReturnType<typeof solve>) => linearAero(s, 0, 0).neutralX;
 
-/** Glauert's series for an untwisted rectangular wing, n odd terms by collocation: lift slope and span efficiency. Section slope 2 pi. */
+/**
+ * Glauert's series for an untwisted rectangular wing, n odd terms by collocation: lift slope and span efficiency.
+ * Section slope 2 pi.
+ */
 function glauert(ar: number, n = 60): { slope: number; e: number } {
   const mu = (2 * Math.PI) / (4 * ar);
   const th = Array.from({ length: n }, (_, i) => (Math.PI / 2) * ((i + 1) / n));

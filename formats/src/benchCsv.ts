@@ -68,7 +68,10 @@ function readTable(
   };
 }
 
-/** A stand's log or a table typed in a spreadsheet. Throttle in percent when any value passes 1. Thrust in newtons unless the column says otherwise. */
+/**
+ * A stand's log or a table typed in a spreadsheet. Throttle in percent when any value passes 1. Thrust in newtons unless
+ * the column says otherwise.
+ */
 export function parseBenchCsv(text: string): BenchCsvResult {
   const t = readTable(text, MAX_BENCH_BYTES, 'the run');
   if (t.status === 'error') return t;

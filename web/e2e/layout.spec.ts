@@ -1,4 +1,7 @@
-/** Shape and balance as a newcomer meets them: another layout, handles, the stall in words, the card, growth, drawings, a glider, wrong input. */
+/**
+ * Shape and balance as a newcomer meets them: another layout, handles, the stall in words, the card, growth, drawings, a
+ * glider, wrong input.
+ */
 import { expect, test } from '@playwright/test';
 import { newProject, station, stripNumber, type } from './helpers';
 

@@ -1,4 +1,7 @@
-/** Empties the test database and loads the demo anew, so that every run begins alike. Refuses a database that is not named for tests. */
+/**
+ * Empties the test database and loads the demo anew, so that every run begins alike. Refuses a database that is not
+ * named for tests.
+ */
 import pg from 'pg';
 import { prepareDatabase } from '../server/migrate';
 

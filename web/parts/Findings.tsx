@@ -11,7 +11,7 @@ const SIGN = { stop: '✕', look: '!', ask: '?' } as const;
 const WORD = { stop: 'Stop', look: 'Needs a look', ask: 'Is that meant' } as const;
 
 /** Warnings as sentences, each with the button that mends it where there is one. */
-export function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string | null }) {
+function FindingList({ findings, empty }: { findings: readonly Finding[]; empty?: string | null }) {
   const edit = useWorkspace((w) => w.edit);
   if (findings.length === 0) return empty ? <p className="dim flush">{empty}</p> : null;
   return (

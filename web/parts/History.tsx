@@ -17,7 +17,7 @@ import { useWorkspace, useWorkspaceStore } from './workspace/useWorkspace';
 type Content = DesignDocument | TestBody;
 const FIRST = 40,
   ALL = 400;
-export /** Earlier saves, read anew when asked for; null while they are read, a sentence when they cannot be. */
+/** Earlier saves, read anew when asked for; null while they are read, a sentence when they cannot be. */
 function useSaves(address: string, most: number, stamp: number): Save<Content>[] | null | string {
   const [saves, setSaves] = useState<Save<Content>[] | null | string>(null);
   useEffect(() => {

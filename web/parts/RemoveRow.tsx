@@ -6,7 +6,7 @@ import { NAMED_LISTS, standIn, usesOf, withoutEntry, type NamedList } from '@ski
 import { useWorkspace } from './workspace/useWorkspace';
 
 /** The list of entries that others may name which a path is; null for any other list. */
-export function namedList(path: string): NamedList | null {
+function namedList(path: string): NamedList | null {
   return NAMED_LISTS.find((l) => path === `document.design.${l}`) ?? null;
 }
 

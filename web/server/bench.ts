@@ -1,4 +1,7 @@
-/** Runs the thrust stand for the page: the built-in simulated one on a free local port, or one already listening at STAND_PORT. */
+/**
+ * Runs the thrust stand for the page: the built-in simulated one on a free local port, or one already listening at
+ * STAND_PORT.
+ */
 import { z } from 'zod';
 import { drivePartsSchema } from '@skiametra/core/design';
 import { runStand, serveStand, StandError } from '@skiametra/devices/stand';

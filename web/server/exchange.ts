@@ -14,7 +14,7 @@ export interface Stored {
 }
 
 /** A flight that comes without measurements is reduced as one typed here would be. */
-export function reduced(body: TestBody): TestBody {
+function reduced(body: TestBody): TestBody {
   return body.record.flown && body.measurements.length === 0 && !body.bench
     ? { ...body, measurements: measurementsOf(body).measurements }
     : body;

@@ -12,7 +12,7 @@ const SECRET = 'cookie-secret';
 const globalForSecret = globalThis as { skiametraSecret?: string };
 
 /** The secret of this installation, made on first use. */
-export async function installSecret(db: Db): Promise<string> {
+async function installSecret(db: Db): Promise<string> {
   await db
     .insert(settings)
     .values({ key: SECRET, value: randomBytes(32).toString('base64url') })
@@ -24,10 +24,10 @@ export async function installSecret(db: Db): Promise<string> {
 const markOf = (secret: string, id: number) =>
   createHmac('sha256', secret).update(`person:${id}`).digest('base64url');
 
-export const signed = (secret: string, id: number) => `${id}.${markOf(secret, id)}`;
+const signed = (secret: string, id: number) => `${id}.${markOf(secret, id)}`;
 
 /** The person a cookie names; null when it was not written here. */
-export function verified(secret: string, cookie: string | undefined): number | null {
+function verified(secret: string, cookie: string | undefined): number | null {
   const [, number, mark] = /^(\d{1,10})\.([\w-]{20,80})$/.exec(cookie ?? '') ?? [];
   if (mark === undefined) return null;
   const id = Number(number),

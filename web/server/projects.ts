@@ -6,7 +6,7 @@ import { headOf, headOfStored, type Head } from './head';
 import { people, projects, tests, versions } from './schema';
 
 /** Days that a deleted project can be brought back. */
-export const KEPT_DAYS = 30;
+const KEPT_DAYS = 30;
 
 export async function createProject(
   db: Db,

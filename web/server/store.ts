@@ -1,4 +1,7 @@
-/** Reading and saving. Every save names the revision it was made from; a save from an older one is refused with what is there now. */
+/**
+ * Reading and saving. Every save names the revision it was made from; a save from an older one is refused with what is
+ * there now.
+ */
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import {
   SCHEMA_VERSION,
@@ -41,7 +44,7 @@ export interface WorkspaceData {
 }
 
 /** A stored document in its present form. */
-export const present = (document: DesignDocument) => upgradeDocument(document) as DesignDocument;
+const present = (document: DesignDocument) => upgradeDocument(document) as DesignDocument;
 
 const HEAD = {
   id: versions.id,

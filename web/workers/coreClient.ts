@@ -185,7 +185,10 @@ export async function picturesOf(
   return out;
 }
 
-/** Sections that the live worker was asked about last; documents share what an edit leaves alone, so that most edits need not ask again. */
+/**
+ * Sections that the live worker was asked about last; documents share what an edit leaves alone, so that most edits need
+ * not ask again.
+ */
 let asked: unknown = null;
 
 /** Sees to it that both lanes know every polar the document needs. */
@@ -243,7 +246,10 @@ export async function reportPower(
 
 const SLICE = 700;
 
-/** Every combination of a parts list, in slices over the workers; `signal` ends it and what was found so far stays with the caller. */
+/**
+ * Every combination of a parts list, in slices over the workers; `signal` ends it and what was found so far stays with
+ * the caller.
+ */
 export async function matchParts(
   parts: Extract<Job, { task: 'match' }>['parts'],
   match: Extract<Job, { task: 'match' }>['match'],

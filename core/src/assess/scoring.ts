@@ -17,7 +17,7 @@ export function formulaNames(brief: Brief): NameTable {
 }
 
 /** Why a loading cannot be flown as asked; empty when it can. */
-export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
+function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
   const out: Said[] = [],
     state = design.states.find((l) => l.id === loading);
   if (state && hovers(state)) {
@@ -66,7 +66,10 @@ export function namesIn(tasks: readonly CompiledTask[]): ReadonlySet<string> {
   return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
 }
 
-/** What the derivatives of a score hold fixed: which states can be flown and which is best. Both are steps, and a step has no slope. */
+/**
+ * What the derivatives of a score hold fixed: which states can be flown and which is best. Both are steps, and a step
+ * has no slope.
+ */
 export interface HeldSteps {
   problems: Readonly<Record<string, Said[]>>;
   best: string;

@@ -202,7 +202,7 @@ export class Slopes {
 }
 
 /** By item, what one spread of its mass does to a number. */
-export function itemParts(state: MassState, d: readonly number[]): { id: string; part: number }[] {
+function itemParts(state: MassState, d: readonly number[]): { id: string; part: number }[] {
   const m = Math.max(state.mass, 1e-9);
   return state.points.map((p) => ({
     id: p.id,

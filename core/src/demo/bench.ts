@@ -1,4 +1,7 @@
-/** The Bittern's propellers and packs on the thrust stand: readings by hand, made up. Run 2 of P1 was tared with a cable hanging. */
+/**
+ * The Bittern's propellers and packs on the thrust stand: readings by hand, made up. Run 2 of P1 was tared with a cable
+ * hanging.
+ */
 import { emptyRecord, type BenchBody, type TestBody } from '../design';
 import { fittedNow, reduceBench } from '../trial';
 import { bitternDocument } from './bittern';

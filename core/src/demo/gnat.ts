@@ -270,7 +270,10 @@ export function gnatDocument(): DesignDocument {
   };
 }
 
-/** date, turns at launch, left, torque [mN m], seconds, height [m], what was changed, clean, notes, motor length [m], pitch [m] */
+/**
+ * date, turns at launch, left, torque [mN m], seconds, height [m], what was changed, clean, notes, motor length [m],
+ * pitch [m]
+ */
 const SEASON: [
   date: string,
   turns: number,

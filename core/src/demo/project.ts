@@ -1,4 +1,7 @@
-/** The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown, the timed laps still a card. */
+/**
+ * The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown,
+ * the timed laps still a card.
+ */
 import {
   emptyRecord,
   FILE_FORMAT,

@@ -87,7 +87,7 @@ export const dragSourceSchema = z.discriminatedUnion('kind', [
 export type DragSource = z.infer<typeof dragSourceSchema>;
 
 /** Something hung behind or below on a line. */
-export const towedSchema = z.strictObject({
+const towedSchema = z.strictObject({
   mass: field(between(0, 50), 'mass', 'mass'),
   dragArea: field(between(0, 2), 'dragArea', 'drag area'),
   line: field(above(200), 'distance', 'length of the line'),

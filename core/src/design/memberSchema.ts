@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { field } from './fields';
 import { above, between, id, label } from './primitives';
 
-export const memberShapeSchema = z.discriminatedUnion('kind', [
+const memberShapeSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('tube'),
     outer: field(above(0.5), 'length', 'outer diameter'),

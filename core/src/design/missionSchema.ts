@@ -16,7 +16,7 @@ export const LEG_KINDS = [
   'drop',
 ] as const;
 
-export const legSchema = z.strictObject({
+const legSchema = z.strictObject({
   id,
   name: label,
   kind: z.enum(LEG_KINDS),

@@ -135,7 +135,7 @@ export const fanSchema = z.strictObject({
 });
 
 /** Loops of strip between hook and shaft, with the propeller it turns. */
-export const rubberSchema = z.strictObject({
+const rubberSchema = z.strictObject({
   width: field(above(0.1), 'rubberSize', 'strip width'),
   thickness: field(above(0.02), 'rubberSize', 'strip thickness'),
   strands: field(z.int().min(2).max(80), 'count', 'strands'),
@@ -175,7 +175,7 @@ export const rubberSchema = z.strictObject({
   ).nullable(),
 });
 
-export const solarSchema = z.strictObject({
+const solarSchema = z.strictObject({
   series: field(z.int().min(1).max(200), 'count', 'cells in series'),
   strings: field(z.int().min(1).max(40), 'count', 'strings'),
   cell: z.strictObject({
@@ -212,7 +212,7 @@ export const solarSchema = z.strictObject({
   ),
 });
 
-export const supplySchema = z
+const supplySchema = z
   .array(
     z.strictObject({
       id,

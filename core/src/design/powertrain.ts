@@ -20,7 +20,7 @@ type Blades = z.infer<typeof bladesOnly>;
 type Sources = z.infer<typeof powerSchema>;
 type NamedPack = Sources['packs'][number];
 
-export interface Supply {
+interface Supply {
   battery: Pack;
   second?: { joined: 'parallel' | 'series'; battery: Pack } | undefined;
   wire?: z.infer<typeof wireSchema> | undefined;

@@ -27,7 +27,7 @@ export const SCHEMA_VERSION = 5;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
-export const basisSchema = z.enum(BASES);
+const basisSchema = z.enum(BASES);
 export type Basis = z.infer<typeof basisSchema>;
 
 // ---- brief -------------------------------------------------------------------------------------
@@ -135,7 +135,7 @@ const plainShapes = [
     thickness: field(between(0.0005, 0.1), 'chordPercent', 'thickness'),
   }),
 ] as const;
-export const plainShapeSchema = z.discriminatedUnion('kind', [...plainShapes]);
+const plainShapeSchema = z.discriminatedUnion('kind', [...plainShapes]);
 
 export const shapeSchema = z.discriminatedUnion('kind', [
   ...plainShapes,

@@ -36,7 +36,7 @@ export const measurementSchema = z.strictObject({
 });
 export type Measurement = z.infer<typeof measurementSchema>;
 
-export const logRowSchema = z.tuple([finite, finite, finite, finite, finite, finite, finite]);
+const logRowSchema = z.tuple([finite, finite, finite, finite, finite, finite, finite]);
 
 /** t [s], throttle 0 to 1, V, A, thrust [N], rotation [rad/s], motor [K] or null */
 export const benchRowSchema = z.tuple([
@@ -54,7 +54,10 @@ export const benchSchema = z.strictObject({
   /** parts of the swap set on the stand; null as the design has them */
   propeller: z.string().max(60).nullable(),
   pack: z.string().max(60).nullable(),
-  /** propeller and motor as they were when the first run was taken: a later change of the design does not change what was measured */
+  /**
+   * propeller and motor as they were when the first run was taken: a later change of the design does not change what was
+   * measured
+   */
   fitted: z.strictObject({ propeller: bladesOnly, motor: motorSchema }).optional(),
   /** log: many rows a window, averaged; table: one row a step, read by hand */
   runs: z
@@ -79,7 +82,7 @@ export type BenchBody = z.infer<typeof benchSchema>;
 export type BenchRow = z.infer<typeof benchRowSchema>;
 
 /** A flight on rubber. Turns are of the motor, not of the crank. */
-export const rubberRecordSchema = z.strictObject({
+const rubberRecordSchema = z.strictObject({
   launchTurns: field(finite.gt(0).max(30000), 'count', 'turns at launch').nullable(),
   turnsLeft: field(finite.min(0).max(30000), 'count', 'turns left').nullable(),
   launchTorque: field(finite.gt(0).max(10), 'smallMoment', 'torque at launch').nullable(),

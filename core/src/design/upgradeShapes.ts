@@ -30,7 +30,7 @@ const FACTORS_OF_4 = [
 ];
 
 /** The key `loading` of a row becomes `state`, in its place. */
-export function sayingState(row: Raw): Raw {
+function sayingState(row: Raw): Raw {
   return Object.fromEntries(Object.entries(row).map(([k, v]) => [k === 'loading' ? 'state' : k, v]));
 }
 

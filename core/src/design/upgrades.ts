@@ -10,7 +10,7 @@ import { isRaw, upgradeTest, withDrivesAndMissions, type Raw } from './upgradeSh
  * 1 to 2: an eleventh calibration factor, the torque of the propeller, at its usual spread. Anything that is not
  * of the expected form is left to the schema to refuse.
  */
-export function withTorqueFactor(document: unknown): unknown {
+function withTorqueFactor(document: unknown): unknown {
   if (!isRaw(document) || !isRaw(document.calibration)) return document;
   const { mean, covariance } = document.calibration;
   if (
@@ -37,7 +37,7 @@ export function withTorqueFactor(document: unknown): unknown {
  * correlated with the rest.
  * What tests had taught was taught to a model without them: it is marked to be fitted again.
  */
-export function withSectionFactors(document: unknown): unknown {
+function withSectionFactors(document: unknown): unknown {
   if (!isRaw(document) || !isRaw(document.calibration)) return document;
   const { mean, covariance, from } = document.calibration;
   if (
@@ -91,7 +91,7 @@ function partByName(item: Raw, taken: Set<string>, asleep: boolean, rubber: bool
 }
 
 /** 3 to 4: items say which part they are, by the patterns that stood in the computation. Their masses stay as typed. */
-export function withParts(document: unknown): unknown {
+function withParts(document: unknown): unknown {
   if (!isRaw(document) || !isRaw(document.design)) return document;
   const { items, power, dragItems } = document.design;
   const taken = new Set<string>(),

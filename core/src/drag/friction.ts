@@ -1,4 +1,7 @@
-/** Friction of flat plates. Blasius laminar to Re_x = 3e5, then Prandtl's turbulent law with the laminar start taken off (Schlichting, Boundary-Layer Theory, eq. 21.12 and 21.16). */
+/**
+ * Friction of flat plates. Blasius laminar to Re_x = 3e5, then Prandtl's turbulent law with the laminar start taken off
+ * (Schlichting, Boundary-Layer Theory, eq. 21.12 and 21.16).
+ */
 const RE_TRANSITION = 3e5;
 
 /** Mean friction coefficient of one side of a plate at Reynolds number re (> 0). */

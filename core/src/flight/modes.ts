@@ -72,7 +72,7 @@ export interface Mode {
 
 const pairsOf = (roots: readonly Root[]): Root[] => roots.filter((r) => r.im >= 0);
 
-export function modeOf(name: ModeName, root: Root): Mode {
+function modeOf(name: ModeName, root: Root): Mode {
   const size = Math.sqrt(root.re * root.re + root.im * root.im);
   return {
     name,
@@ -86,7 +86,10 @@ export function modeOf(name: ModeName, root: Root): Mode {
 
 const bySize = (a: Root, b: Root) => b.re * b.re + b.im * b.im - a.re * a.re - a.im * a.im;
 
-/** Names the longitudinal roots: the fast pair is the short period, the slow one the phugoid; a root that grows without swinging is a divergence. */
+/**
+ * Names the longitudinal roots: the fast pair is the short period, the slow one the phugoid; a root that grows without
+ * swinging is a divergence.
+ */
 export function nameLongitudinal(roots: readonly Root[]): Mode[] {
   const list = pairsOf(roots).sort(bySize);
   return list.map((r, i) =>

@@ -1,4 +1,7 @@
-/** Do the boxes go into the body, do they run into each other, and how far can each be moved. Body of elliptic sections between its stations. */
+/**
+ * Do the boxes go into the body, do they run into each other, and how far can each be moved. Body of elliptic sections
+ * between its stations.
+ */
 import type { Design, Item } from '../design';
 
 export interface Fit {

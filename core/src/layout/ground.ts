@@ -18,7 +18,11 @@ export interface GroundGeometry {
     number | null;
   /** between the main wheels [m] */ track: number;
   /** sideways overturn angle [rad]: smaller is steadier */ overturn: number;
-  /** CG ahead (nose wheel) or behind (tail wheel) of the main wheel, as the angle above it [rad]; wrong side is negative */ tipBack: number;
+  /**
+   * CG ahead (nose wheel) or behind (tail wheel) of the main wheel, as the angle above it [rad]; wrong side is
+   * negative
+   */
+  tipBack: number;
   /** nose-up turn about the main wheels until something aft touches [rad] */ tailStrike: number;
   strikes: string;
   /** share of the weight on the nose or tail wheel */ endLoad: number;

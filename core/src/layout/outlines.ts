@@ -3,7 +3,10 @@ import { powertrainOf, type Design, type Surface } from '../design';
 import { allBodies, isMirrored, placeOf, stationAt } from '../surface';
 
 export type ViewName = 'plan' | 'side' | 'front';
-/** A polyline on paper: u to the right, v up. Plan: nose to the left, right wing down the paper; side: nose to the left; front: seen from ahead. */
+/**
+ * A polyline on paper: u to the right, v up. Plan: nose to the left, right wing down the paper; side: nose to the left;
+ * front: seen from ahead.
+ */
 export interface ViewLine {
   view: ViewName;
   part: string;

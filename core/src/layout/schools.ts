@@ -122,7 +122,10 @@ export interface FirstFlight {
   said: Said;
 }
 
-/** Begin at the forward end; steps of 1 % of the mean chord, not under 1 mm. @param now CG of the state meant for the first flight [m] */
+/**
+ * Begin at the forward end; steps of 1 % of the mean chord, not under 1 mm. @param now CG of the state meant for the
+ * first flight [m]
+ */
 export function firstFlight(
   design: Design,
   limits: { forward: number; aft: number },

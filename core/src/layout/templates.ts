@@ -79,7 +79,10 @@ interface Size {
   c: number;
 }
 
-/** Two wings share the area of one: their chords together, less the tenth and a half that pairs are drawn larger, are the chord of the single wing. */
+/**
+ * Two wings share the area of one: their chords together, less the tenth and a half that pairs are drawn larger, are the
+ * chord of the single wing.
+ */
 function sizeOf(d: Design): Size {
   const p = planformOf(d.surfaces.find((s) => s.role === 'wing')!);
   const second = d.surfaces

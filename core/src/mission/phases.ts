@@ -1,4 +1,7 @@
-/** Energy phase by phase: what each takes from the pack, what is left, and how much of the plan rests on modes nobody has flown. */
+/**
+ * Energy phase by phase: what each takes from the pack, what is left, and how much of the plan rests on modes nobody has
+ * flown.
+ */
 import { say, type Said } from '../words';
 export interface PhaseInput {
   id: string;

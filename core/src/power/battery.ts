@@ -20,7 +20,7 @@ export interface ChemistryFacts {
   readonly care: string;
 }
 
-export const SOC = [0, 0.05, 0.1, 0.2, 0.3, 0.5, 0.7, 0.85, 1];
+const SOC = [0, 0.05, 0.1, 0.2, 0.3, 0.5, 0.7, 0.85, 1];
 const WH = 3600;
 
 export const CHEMISTRY: Readonly<Record<Chemistry, ChemistryFacts>> = {

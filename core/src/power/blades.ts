@@ -27,7 +27,8 @@ export interface BladeShape {
   /** section limit at Re 100 000 */ readonly clMax: number;
   /** least drag coefficient at Re 100 000 */ readonly cd0: number;
   /** where the blade begins, r/R */ readonly root: number;
-  /** weight of one blade set [kg] is massFactor * D^2.5 * sqrt(blades / 2), D in m; common practice, no source */ readonly massFactor: number;
+  /** weight of one blade set [kg] is massFactor * D^2.5 * sqrt(blades / 2), D in m; common practice, no source */
+  readonly massFactor: number;
   /** hinged: lies back when stopped */ readonly folds: boolean;
 }
 
@@ -151,10 +152,16 @@ export function bladeAngle(pitchRatio: number, x: number): number {
   return Math.atan(pitchRatio / (Math.PI * x));
 }
 
-/** Lift-curve slope of thin sections below Re 200 000 [per rad]; 5.7 rather than 2 pi, as tunnel tests of thin sections give (from memory). */
+/**
+ * Lift-curve slope of thin sections below Re 200 000 [per rad]; 5.7 rather than 2 pi, as tunnel tests of thin sections
+ * give (from memory).
+ */
 const SLOPE = 5.7;
 
-/** How section figures go with the Reynolds number: drag as Re^-0.4 below 100 000 and Re^-0.2 above, the limit by 0.25 a decade (from memory of tests on thin sections). */
+/**
+ * How section figures go with the Reynolds number: drag as Re^-0.4 below 100 000 and Re^-0.2 above, the limit by 0.25 a
+ * decade (from memory of tests on thin sections).
+ */
 function reynoldsOf(blade: BladeShape, reynolds: number): { cd0: number; clMax: number } {
   const r = clamp(reynolds, 2000, 2e6) / 1e5;
   return {

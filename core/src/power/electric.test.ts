@@ -221,7 +221,8 @@ describe('blades and propellers', () => {
     expect(propellerMass({ diameter: 0.3, blades: 3 })).toBeGreaterThan(
       propellerMass({ diameter: 0.3, blades: 2 }),
     );
-    // trade: a moulded propeller of 300 mm weighs about 12 g, a balsa one 5 to 6 g (free-flight); thin electric ones are stiffer and heavier
+    // trade: a moulded propeller of 300 mm weighs about 12 g, a balsa one 5 to 6 g (free-flight); thin electric ones are
+    // stiffer and heavier
     expect(propellerMass({ diameter: 0.3, blades: 2, family: 'carved' })).toBeGreaterThan(0.005);
     expect(propellerMass({ diameter: 0.3, blades: 2, family: 'carved' })).toBeLessThan(0.022);
   });

@@ -113,7 +113,7 @@ export function packVolts(d: Pick<Drive, 'pack'>, soc: number): number {
  * power of two apart (from memory of coaxial rotor tests, Leishman), thrust 0.85 at the same power; the loss goes with the
  * induced speed's part of the flow and is gone in fast flight.
  */
-export function driveLoad(d: Drive, omega: number, speed: number): { thrust: number; torque: number } {
+function driveLoad(d: Drive, omega: number, speed: number): { thrust: number; torque: number } {
   const load = propellerLoad(d.curve, omega, speed, d.density);
   let thrust = load.thrust * d.thrustFactor;
   if (d.inLine && d.count > 1 && thrust > 0) {

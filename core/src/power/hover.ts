@@ -155,7 +155,10 @@ export function transition(
   return { time, distance, energy, speed: v, status: v >= goal ? 'done' : 'no thrust', rows };
 }
 
-/** Power [W] from the pack to fly level at a speed on the rotors alone: induced flow by Glauert's formula, drag area pulled along. */
+/**
+ * Power [W] from the pack to fly level at a speed on the rotors alone: induced flow by Glauert's formula, drag area
+ * pulled along.
+ */
 export function rotorCruisePower(
   d: Drive,
   mass: number,

@@ -32,7 +32,10 @@ export function noLoadAt(m: Pick<MotorData, 'noLoadCurrent' | 'noLoadVolts' | 'k
   return m.noLoadCurrent * (1 + SPEED_SHARE * (omega / (m.kv * m.noLoadVolts) - 1));
 }
 
-/** Mass [kg] where it was not weighed: largest power at 4 W/g for outrunners is common; here from Kv and resistance is not possible, so from the current limit. */
+/**
+ * Mass [kg] where it was not weighed: largest power at 4 W/g for outrunners is common; here from Kv and resistance is
+ * not possible, so from the current limit.
+ */
 export function motorMass(m: MotorData): number {
   return m.mass ?? 0.0042 * m.maxCurrent;
 }
@@ -68,7 +71,10 @@ export interface HeatState {
   case: number;
 }
 
-/** One step of seconds with copper loss (at the resistance's own temperature) and iron loss [W]; exact for steady losses as dt goes to 0. */
+/**
+ * One step of seconds with copper loss (at the resistance's own temperature) and iron loss [W]; exact for steady losses
+ * as dt goes to 0.
+ */
 export function heatStep(
   t: ThermalMass,
   s: HeatState,

@@ -243,7 +243,8 @@ export function idleDragArea(c: PropellerCurve): {
     area += dA;
     stopped += dA * 1.2 * Math.cos(bladeAngle(size.pitch / size.diameter, x)) ** 2; // plate across the flow, Hoerner 1.2
   }
-  return { windmilling, stopped, folded: (size.folds ?? blade.folds) ? 0.06 * area : null }; // lying back: friction and gaps, common practice
+  // lying back: friction and gaps, common practice
+  return { windmilling, stopped, folded: (size.folds ?? blade.folds) ? 0.06 * area : null };
 }
 
 /** Pitch speed [m/s]: how fast it would advance without slip. */

@@ -24,7 +24,7 @@ export interface RubberData {
 }
 
 const KAPPA = 8.7;
-export const RUBBER_ENERGY = 8000;
+const RUBBER_ENERGY = 8000;
 const DRY_TURNS = 0.75,
   DRY_ENERGY = 0.8;
 /** s(1), and the two weights that make the integral 1 */

@@ -21,7 +21,10 @@ export interface FlaringCurves {
 
 const SHIFTS = [0, 0.06, 0.13, 0.22];
 
-/** Coefficients of the blades at their set angle and flared. @param speed of flight [m/s], for the Reynolds number @param flare [rad per N m] */
+/**
+ * Coefficients of the blades at their set angle and flared. @param speed of flight [m/s], for the Reynolds number @param
+ * flare [rad per N m]
+ */
 export function flaringCurves(size: PropellerSize, speed: number, flare: number): FlaringCurves {
   const tip = (Math.PI * size.diameter * speed) / (0.8 * size.pitch),
     tips = [0.6 * tip, 1.8 * tip];

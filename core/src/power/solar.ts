@@ -40,7 +40,7 @@ export interface SolarArray {
   said: Said;
 }
 
-export const SUN_STANDARD = 1000;
+const SUN_STANDARD = 1000;
 const STANDARD_TEMPERATURE = 298.15;
 
 export function solarArray(s: SolarData): SolarArray {

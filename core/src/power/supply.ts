@@ -45,7 +45,10 @@ export interface SupplyReport {
   singlePoints: string[];
 }
 
-/** Ids that still have power when `dead` has failed. A pack is a source; anything else needs one living feed. A ring feeds nobody. */
+/**
+ * Ids that still have power when `dead` has failed. A pack is a source; anything else needs one living feed. A ring
+ * feeds nobody.
+ */
 function alive(parts: readonly SupplyPart[], dead: string | null): Set<string> {
   const on = new Set(
     parts.filter((p) => p.kind === 'pack' && p.feeds.length === 0 && p.id !== dead).map((p) => p.id),

@@ -81,7 +81,10 @@ function balanceAdvice(design: Design, ledger: Ledger, loading: string, step: nu
   };
 }
 
-/** Spar thickened in small steps until every loading stands the required load; null when it stands already or no step is enough. */
+/**
+ * Spar thickened in small steps until every loading stands the required load; null when it stands already or no step is
+ * enough.
+ */
 function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   const { design } = doc;
   const need = design.structure.requiredLoadFactor * design.structure.safetyFactor;

@@ -55,7 +55,10 @@ function momentAt(p: Polar, cl: number): number {
   );
 }
 
-/** How far another polar lies from given points at the same angles: the worst case as a band; 0 where it has no solved points about. */
+/**
+ * How far another polar lies from given points at the same angles: the worst case as a band; 0 where it has no solved
+ * points about.
+ */
 export function gapBetween(
   points: Polar['points'],
   other: Polar,
@@ -79,7 +82,8 @@ export function dragAtLift(p: Polar, cl: number): number {
 }
 
 /**
- * @param atStall, atWork polars at the two Reynolds numbers of the design; @param built at the working one, of the shape with its errors in
+ * @param atStall, atWork polars at the two Reynolds numbers of the design; @param built at the working one, of the
+ * shape with its errors in
  * @param lift working lift coefficient @param sparAt place of the spar, share of the chord
  */
 export function meritsOf(
@@ -172,7 +176,8 @@ export interface Turn {
 }
 
 /**
- * For each weight, the nearest value (0 to 10) at which the winner changes and who wins then; weights that change nothing are left out.
+ * For each weight, the nearest value (0 to 10) at which the winner changes and who wins then; weights that change
+ * nothing are left out.
  * Marks are linear in one weight, so the crossing is exact.
  */
 export function weightTurns(marks: readonly Mark[], weights: Weights): Turn[] {

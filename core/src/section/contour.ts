@@ -22,7 +22,10 @@ export interface ContourFacts {
   momentEdge: number;
 }
 
-/** Panel lengths: at the trailing edges as a share of the middle's, at a curve as the turn each panel may take [rad], and how fast neighbours may differ. */
+/**
+ * Panel lengths: at the trailing edges as a share of the middle's, at a curve as the turn each panel may take [rad], and
+ * how fast neighbours may differ.
+ */
 const EDGE_SHARE = 0.25,
   PANEL_TURN = 0.16,
   GRADING = 0.12;

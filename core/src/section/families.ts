@@ -76,7 +76,8 @@ export function naca4(digits: string, n = 160): Contour {
 
 /**
  * Modified NACA 4-digit section, such as `2412-63`.
- * @param digits the four digits; @param nose nose index 0 to 9 (6 the ordinary radius, 0 sharp); @param at tenths of the largest thickness, 2 to 6
+ * @param digits the four digits; @param nose nose index 0 to 9 (6 the ordinary radius, 0 sharp); @param at tenths of
+ * the largest thickness, 2 to 6
  */
 export function naca4Modified(digits: string, nose: number, at: number, n = 160): Contour {
   if (!/^\d{4}$/.test(digits))
@@ -131,7 +132,8 @@ const FIVE: Record<string, [m: number, k1: number, ratio?: number]> = {
 
 /**
  * NACA 5-digit section: `23012`; a third digit of 1 gives a reflexed camber line, `23112`.
- * @param digits design lift in 20/3 of the first digit per hundred, place of camber in twentieths, 0 plain or 1 reflexed, thickness %
+ * @param digits design lift in 20/3 of the first digit per hundred, place of camber in twentieths, 0 plain or 1
+ * reflexed, thickness %
  */
 export function naca5(digits: string, n = 160): Contour {
   const row = /^[1-6]\d[01]\d\d$/.test(digits) ? FIVE[digits.slice(1, 3)] : undefined;

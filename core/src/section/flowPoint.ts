@@ -30,7 +30,7 @@ export interface SurfaceStation {
 }
 
 /** One face from the stagnation point aft. */
-export function faceStations(
+function faceStations(
   prep: PreparedSection,
   s: FlowState,
   re: number,
@@ -106,7 +106,7 @@ function chordAt(prep: PreparedSection, s: FlowState, arc: number, upper: boolea
 }
 
 /** Surface speed in contour order, positive aft on the upper face. */
-export function surfaceSpeed(prep: PreparedSection, s: FlowState): Float64Array {
+function surfaceSpeed(prep: PreparedSection, s: FlowState): Float64Array {
   return Float64Array.from({ length: prep.n }, (_, i) => (i < s.stagnation ? s.ue[i] : -s.ue[i]));
 }
 

@@ -98,7 +98,7 @@ const FLOWN = [-3 * DEG, 9 * DEG] as const,
   SETTLED_SHARE = 0.6;
 
 /** Did the coupled solution find a flow over the angles of flight? */
-export function followsCoupled(p: Pick<Polar, 'points'>, step: number): boolean {
+function followsCoupled(p: Pick<Polar, 'points'>, step: number): boolean {
   const solved = p.points.filter((q) => q.how === 'solved' && q.alpha >= FLOWN[0] && q.alpha <= FLOWN[1]);
   return solved.length >= SETTLED_SHARE * ((FLOWN[1] - FLOWN[0]) / step);
 }

@@ -95,7 +95,7 @@ export function solveInviscid(contour: Contour): InviscidBasis {
 }
 
 /** d gamma_i / d sigma_p of the contour's own n - 1 source panels: (n - 1) rows of n numbers, one row a panel. */
-export function panelResponse(basis: InviscidBasis): Float64Array {
+function panelResponse(basis: InviscidBasis): Float64Array {
   const { xy } = basis.contour;
   const n = xy.length / 2;
   const out = new Float64Array((n - 1) * n);

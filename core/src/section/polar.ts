@@ -236,7 +236,10 @@ function peak(points: readonly FlowPoint[], sign: 1 | -1): { cl: number; alpha: 
   return { cl: b.cl + slope * shift + curve * shift * shift, alpha: b.alpha + shift, at };
 }
 
-/** Largest lift of a list of points, ascending in angle, and its angle [rad]; null for an empty list. `inside` is false when it lies at the end. */
+/**
+ * Largest lift of a list of points, ascending in angle, and its angle [rad]; null for an empty list. `inside` is false
+ * when it lies at the end.
+ */
 export function largestLift(
   points: readonly FlowPoint[],
 ): { cl: number; alpha: number; inside: boolean } | null {

@@ -33,7 +33,7 @@ function stateParts({ count, leaves, moved, absent, towed }: State) {
 type Masses = ReturnType<typeof massParts>;
 
 /** Gone through once, and shared by all states. */
-export const masses = step({
+const masses = step({
   id: 'masses',
   scope: 'all',
   needs: {},
@@ -158,7 +158,7 @@ export const unlearnt = step({
 });
 
 /** As planned, whatever the scale says. */
-export const planned = step({
+const planned = step({
   id: 'planned mass',
   scope: 'state',
   needs: { masses, plannedItems },

@@ -35,7 +35,7 @@ export function actingOnDrag(f: DragFactors, trust: SectionTrust): DragFactors {
 }
 
 /** Made for the air that was asked: a warmer day changes its density, not the table. Shared by all states. */
-export const profile = step({
+const profile = step({
   id: 'profile drag',
   scope: 'all',
   needs: { asked, lattice, sections, speedNodes },
@@ -45,7 +45,7 @@ export const profile = step({
     profileTable(lattice, sections.polars, asked, speedNodes.at),
 });
 
-export const induced = step({
+const induced = step({
   id: 'induced drag',
   scope: 'all',
   needs: { lattice },
@@ -54,7 +54,7 @@ export const induced = step({
 });
 
 /** Body, fin, what stands outside; and what a state opens, lowers or tows. */
-export const parasite = step({
+const parasite = step({
   id: 'parasite drag',
   scope: 'state',
   needs: { asked, speedNodes },
@@ -136,7 +136,7 @@ const AREA_LIFT = 0.4,
   SPAN_LIFT = 0.6;
 
 /** Drag of the first state at the speed of the heaviest. */
-export const reference = step({
+const reference = step({
   id: 'reference drag',
   scope: 'all',
   needs: { air, shape, speeds, trust, dragTable },
@@ -151,7 +151,7 @@ export const reference = step({
   },
 });
 
-export const spanwise = step({
+const spanwise = step({
   id: 'span efficiency',
   scope: 'all',
   needs: { air, aero, sections, shape, speeds, balance },

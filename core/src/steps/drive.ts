@@ -103,7 +103,7 @@ export const lapThrust = step({
 type Chart = { x: readonly number[]; y: readonly number[] } | null;
 
 /** As they are drawn. */
-export const thrustCharts = step({
+const thrustCharts = step({
   id: 'thrust charts',
   scope: 'all',
   needs: { fullThrust, lapThrust, speeds },

@@ -9,7 +9,7 @@ import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 /** null: it does not hover, or nothing lifts. */
-export const hover = step({
+const hover = step({
   id: 'hover',
   scope: 'state',
   needs: { drives, energy, balance },
@@ -25,7 +25,7 @@ export const hover = step({
 });
 
 /** A state that hangs on its rotors lasts as long as it hovers. */
-export const lasting = step({
+const lasting = step({
   id: 'endurance',
   scope: 'state',
   needs: { hover, lapPower, energy },

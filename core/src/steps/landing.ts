@@ -13,7 +13,7 @@ export interface Landing {
 }
 
 /** null: it comes back another way. */
-export const landing = step({
+const landing = step({
   id: 'landing',
   scope: 'state',
   needs: { air, airframe },

@@ -80,7 +80,7 @@ export interface Laps {
   readonly left: number;
 }
 
-export const laps = step({
+const laps = step({
   id: 'laps',
   scope: 'state',
   needs: { work, lapPower, takeOff, climb, energy },

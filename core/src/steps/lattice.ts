@@ -50,7 +50,7 @@ export const bodies = step({
 });
 
 /** Height of the CG that moments are taken about. */
-export const momentHeight = step({
+const momentHeight = step({
   id: 'moment height',
   scope: 'all',
   needs: { heaviest },
@@ -92,7 +92,7 @@ export const lateral = step({
 });
 
 /** The slope as it is told: what the lattice leaves open moves this number alone. */
-export const slope = step({
+const slope = step({
   id: 'lift slope',
   scope: 'all',
   needs: { lattice },

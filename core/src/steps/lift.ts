@@ -122,7 +122,7 @@ interface StallOrder {
 }
 
 /** Where on the span the first strip lets go: known to about a strip. */
-export const stallOrder = step({
+const stallOrder = step({
   id: 'stall order',
   scope: 'state',
   needs: { air, sections, shape, aero, trust, balance, lift },
@@ -153,7 +153,7 @@ interface StallAngles {
 }
 
 /** Angles of the stall belong to the heaviest state that flies. */
-export const stallAngles = step({
+const stallAngles = step({
   id: 'stall angles',
   scope: 'all',
   needs: { air, shape, lattice, sweeps, trust, heaviestKnown },

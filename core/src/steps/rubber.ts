@@ -39,7 +39,7 @@ function batch(rubber: Rubber, spreads: number): Rubber & { vigour: number } {
 }
 
 /** null: it has no rubber motor. */
-export const rubberBatch = step({
+const rubberBatch = step({
   id: 'rubber motor',
   scope: 'all',
   needs: {},

@@ -16,7 +16,7 @@ interface Strength {
   readonly down: number;
 }
 
-export const strength = step({
+const strength = step({
   id: 'spar strength',
   scope: 'all',
   needs: {},
@@ -29,7 +29,7 @@ export const strength = step({
   },
 });
 
-export const stiffness = step({
+const stiffness = step({
   id: 'spar stiffness',
   scope: 'all',
   needs: {},
@@ -48,7 +48,7 @@ function wingOf(design: Design) {
 }
 
 /** Moment and deflection along the spar at load factor 1. A rear wing or foreplane carries its own, a tail may push down. */
-export const sparLoad = step({
+const sparLoad = step({
   id: 'spar load',
   scope: 'state',
   needs: { shape, aero, balance, lift, stiffness },
@@ -71,7 +71,7 @@ interface LoadFactors {
   readonly allowed: number;
 }
 
-export const loadFactors = step({
+const loadFactors = step({
   id: 'load factors',
   scope: 'state',
   needs: { strength, sparLoad },

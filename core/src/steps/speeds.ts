@@ -57,7 +57,7 @@ export function driveParts(design: Design) {
 }
 
 /** Where full throttle pulls no more, with nothing learnt yet [m/s]. */
-export const noThrust = step({
+const noThrust = step({
   id: 'no thrust',
   scope: 'all',
   needs: { asked, thruster },
@@ -116,7 +116,7 @@ export function bladeSpeed(usual: number): number {
   return Number(usual.toPrecision(2));
 }
 
-export const rubberSpeed = step({
+const rubberSpeed = step({
   id: 'speed of rubber blades',
   scope: 'all',
   needs: { speeds },

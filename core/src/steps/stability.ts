@@ -43,7 +43,7 @@ interface Limits {
   readonly aft: number;
 }
 
-export const limits = step({
+const limits = step({
   id: 'CG limits',
   scope: 'all',
   needs: { aero, shape },
@@ -60,7 +60,7 @@ interface Margin {
   readonly margin: number;
 }
 
-export const margin = step({
+const margin = step({
   id: 'static margin',
   scope: 'state',
   needs: { aero, shape, balance },
@@ -74,7 +74,7 @@ export const margin = step({
 /** Side force slope of a low plate on its area, aspect ratio near 1 (from memory) [per rad]. */
 const PLATE_SIDE = 1.6;
 
-export const weathercock = step({
+const weathercock = step({
   id: 'weathercock',
   scope: 'state',
   needs: { lateral, lattice, shape, balance },

@@ -38,7 +38,7 @@ export const trim = step({
   },
 });
 
-export const reynolds = step({
+const reynolds = step({
   id: 'Reynolds numbers',
   scope: 'state',
   needs: { air, shape, airframe, work },

@@ -65,7 +65,10 @@ export function bodyMomentSlope(body: Design['body'], refArea: number, refChord:
 
 const SLICES = 40;
 
-/** Multhopp's integral of one body on the line y = `y`: sum of w^2 (local angle / alpha) dx, from the lattice's own up- and downwash. */
+/**
+ * Multhopp's integral of one body on the line y = `y`: sum of w^2 (local angle / alpha) dx, from the lattice's own up-
+ * and downwash.
+ */
 function washedIntegral(
   body: Design['body'],
   y: number,

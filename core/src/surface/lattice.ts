@@ -15,8 +15,6 @@ import { referencePlanform } from './planform';
 import { symmetricMix, antisymmetricMix, type Mix } from './controls';
 import { trefftz } from './trefftz';
 
-export type { Strip } from './panels';
-
 /** Names of the columns: what one unit of each does to the strengths. */
 export type SymmetricColumn = 'shape' | 'alpha' | 'q' | 'elevator' | 'flap' | 'droop';
 export type AntisymmetricColumn = 'beta' | 'p' | 'r' | 'aileron' | 'rudder';

@@ -14,7 +14,10 @@ export type ControlKind = Surface['controls'][number]['kind'];
 export interface Strip {
   surface: string;
   role: Surface['role'];
-  /** distance out of the control place from the root, at the middle of the cosine step (Lan's spacing); the strip runs from `inner` over `width` [m] */
+  /**
+   * distance out of the control place from the root, at the middle of the cosine step (Lan's spacing); the strip runs
+   * from `inner` over `width` [m]
+   */
   y: number;
   inner: number;
   width: number;
@@ -57,7 +60,8 @@ export interface Panel {
 export interface Grid {
   panels: Panel[];
   strips: Strip[];
-  /** by surface, by surface: no leg of the second passes a control point of the first */ matched: readonly (readonly boolean[])[];
+  /** by surface, by surface: no leg of the second passes a control point of the first */
+  matched: readonly (readonly boolean[])[];
 }
 
 const CHORD_ROWS = { wing: 4, tail: 3, canard: 3, fin: 4 } as const;

@@ -63,7 +63,8 @@ const STEP = 1 * DEG,
   LEAST = 2 * DEG;
 
 /**
- * The least added washout with which the ailerons answer `wanted` [rad] past the first stall; null when even `most` does not do it.
+ * The least added washout with which the ailerons answer `wanted` [rad] past the first stall; null when even `most`
+ * does not do it.
  * @param cl lift coefficient at which the price in drag is told
  */
 export function leastWashout(

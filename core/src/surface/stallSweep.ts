@@ -30,8 +30,11 @@ export interface StallSweep {
   /** largest lift coefficient reached, and its angle [rad] */ clMax: number;
   alphaStall: number;
   /** first stall of each surface, earliest first */ first: SurfaceStall[];
-  /** angle at which half of the ailerons' span has let go on either side; null within the sweep it never does, or there are none */ aileronsLost:
-    number | null;
+  /**
+   * angle at which half of the ailerons' span has let go on either side; null within the sweep it never does, or
+   * there are none
+   */
+  aileronsLost: number | null;
   /** that angle less the first stall of the wing [rad]; the sweep's end stands for never */ aileronReserve:
     number | null;
   /** an angle did not settle */ rough: boolean;

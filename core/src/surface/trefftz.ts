@@ -1,4 +1,7 @@
-/** Pair weights of the Trefftz-plane integral of a symmetric flow. Source: Katz and Plotkin, Low-Speed Aerodynamics, 8.146, in discrete form. */
+/**
+ * Pair weights of the Trefftz-plane integral of a symmetric flow. Source: Katz and Plotkin, Low-Speed Aerodynamics,
+ * 8.146, in discrete form.
+ */
 import type { Strip } from './panels';
 
 /** Vortex core between surfaces whose strip edges do not match, as a share of the shedding strip's width. */

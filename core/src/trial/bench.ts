@@ -357,7 +357,10 @@ export function reduceBench(
 
 const clampFactor = (v: number) => Math.round(1000 * Math.min(2, Math.max(0.3, v))) / 1000;
 
-/** Full throttle as the ledger states it (site air, design's pack at half charge) with the fitted factors, and their uncertainty. */
+/**
+ * Full throttle as the ledger states it (site air, design's pack at half charge) with the fitted factors, and their
+ * uncertainty.
+ */
 function siteFigures(
   brief: Brief,
   design: Design,

@@ -34,7 +34,10 @@ const n = (lo: number, hi: number) => z.number().min(lo).max(hi);
 
 export const ribOptionsSchema = z.strictObject({
   /** taken off all round for skin or film laid over [mm] */ sheeting: n(0, 10),
-  /** slots: place on the chord 0 to 1, width and depth [mm], from which face; `through` is a hole about the mean line, `round` one of that width */
+  /**
+   * slots: place on the chord 0 to 1, width and depth [mm], from which face; `through` is a hole about the mean line,
+   * `round` one of that width
+   */
   slots: z
     .array(
       z.strictObject({

@@ -1,4 +1,7 @@
-/** Three views on one sheet at true size, in millimetres: plan above left, side below it, front to the right. SVG, DXF and PDF. */
+/**
+ * Three views on one sheet at true size, in millimetres: plan above left, side below it, front to the right. SVG, DXF
+ * and PDF.
+ */
 import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 import { jsPDF } from 'jspdf';
 import type { ViewLine, ViewName } from '@skiametra/core/layout';

@@ -54,7 +54,7 @@ export function TextCell({
       {area ? (
         <Textarea {...props} unstyled classNames={{ input: 'cell areainput' }} rows={rows} />
       ) : (
-        <Input {...props} unstyled className="cell plaininput" />
+        <Input {...props} unstyled classNames={{ input: 'cell plaininput' }} />
       )}
       {error && (
         <div className="qf">

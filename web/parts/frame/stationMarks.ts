@@ -7,8 +7,7 @@ import { checkRequirements, type Ledger } from '@skiametra/core/assess';
 import { hovers, runsAlongStrip, type DesignDocument, powertrainOf } from '@skiametra/core/design';
 import type { StationId } from './stationList';
 
-export const MARKS = ['not begun', 'computing', 'fine', 'look', 'stop'] as const;
-export type Mark = (typeof MARKS)[number];
+export type Mark = 'not begun' | 'computing' | 'fine' | 'look' | 'stop';
 
 export interface Known {
   ledger: Ledger | null;

@@ -4,7 +4,7 @@ import { threeViewLines } from '@skiametra/core/layout';
 import { itemMass, plannedItem } from '@skiametra/core/mass';
 import { everyName, flagsOf, gathered, type Flags, type Named } from '../picture/flags';
 
-export type Item = Design['items'][number];
+type Item = Design['items'][number];
 
 export interface Dot {
   readonly item: Item;

@@ -11,9 +11,9 @@ export interface Named {
   readonly y: number;
 }
 
-export type Side = 'above' | 'below';
+type Side = 'above' | 'below';
 
-export interface Flag extends Named {
+interface Flag extends Named {
   readonly side: Side;
   /** 0 is the nearest to the picture */ readonly row: number;
   /** right end of the text */ readonly end: number;
@@ -26,7 +26,7 @@ export interface Flags {
 }
 
 /** Width of a letter over the height of the text, on the safe side for the widest of the application's letters. */
-export const LETTER = 0.6;
+const LETTER = 0.6;
 /** Between a text and what is beside it, over the height of the text. */
 const GAP = 0.7;
 /** A name goes to the other side when that spares it more rows than this. */

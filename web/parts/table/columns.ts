@@ -47,24 +47,24 @@ export interface DocColumn {
   readonly foot?: ReactNode;
   readonly cell: TextCell | QuantityCell | ChoiceCell | CheckCell | ShownCell;
 }
-export interface TextCell {
+interface TextCell {
   readonly type: 'text';
 }
-export interface QuantityCell {
+interface QuantityCell {
   readonly type: 'quantity';
   /** as the schema declares the leaf, where left out */ readonly kind?: KindOf<DocRow> | undefined;
   /** emptying the cell takes the number out, or makes it null */ readonly optional?:
     boolean | 'null' | undefined;
 }
-export interface ChoiceCell {
+interface ChoiceCell {
   readonly type: 'choice';
   readonly options: readonly { readonly value: string; readonly label: string }[];
 }
 /** Yes or no. */
-export interface CheckCell {
+interface CheckCell {
   readonly type: 'check';
 }
-export interface ShownCell {
+interface ShownCell {
   readonly type: 'shown';
   readonly render: (row: DocRow, index: number) => ReactNode;
   /** as it sorts and is copied */ readonly value?: ((row: DocRow, index: number) => CellValue) | undefined;

@@ -103,7 +103,7 @@ function breaths(versionId: number): { key: string; draft: Draft }[] {
 }
 
 /** The browser's own shelf. */
-export function browserShelf(): DraftShelf {
+function browserShelf(): DraftShelf {
   let mine: Promise<string> | null = null,
     store: UseStore | null = null;
   const shelf = () => (store ??= createStore('skiametra-drafts', 'drafts'));

@@ -23,11 +23,11 @@ export type SaveState =
 /** Whether the unsaved work is written in this browser. */
 export type Kept = 'none' | 'writing' | 'kept' | 'failed';
 
-export const SAVE_DELAY = 500;
-export const RETRY_DELAY = 2000;
+const SAVE_DELAY = 500;
+const RETRY_DELAY = 2000;
 
 /** The part of the workspace that saving reads and writes. */
-export interface SavingState {
+interface SavingState {
   content: Content;
   saved: Saved;
   saveState: SaveState;

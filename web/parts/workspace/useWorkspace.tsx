@@ -3,7 +3,7 @@ import { createContext, useContext, useEffect, useState, type ReactNode } from '
 import { useSearchParams } from 'next/navigation';
 import { useStore } from 'zustand';
 import { combine, isOwnDrive } from '@skiametra/core/trial';
-import { entryNamed, type LedgerEntry } from '@skiametra/core/assess';
+import { entryNamed } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
@@ -43,15 +43,13 @@ export function useWorkspace<T>(select: (w: Workspace) => T): T {
   return useStore(useWorkspaceStore(), select);
 }
 
-/** One ledger entry in a state. */
-export function useEntry(id: string, state: string): LedgerEntry | undefined {
-  return useWorkspace((w) => (w.ledger ? entryNamed(w.ledger, id, state) : undefined));
-}
-
 /** Turns at launch that still count as the same flight, as a share. */
 const SAME_TURNS = 0.04;
 
-/** Tests of this version that the present prediction can be held against: a flight on other turns or another motor is another flight, a bench run of another propeller another drive. */
+/**
+ * Tests of this version that the present prediction can be held against: a flight on other turns or another motor is
+ * another flight, a bench run of another propeller another drive.
+ */
 export function comparableTests(
   w: Pick<Workspace, 'content' | 'versionId' | 'ledger'>,
 ): Workspace['content']['tests'] {

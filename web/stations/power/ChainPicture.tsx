@@ -14,7 +14,7 @@ const W = 120,
   H = 66,
   TALL = 46;
 
-export function marginText(m: Margin, units: UnitSystem): string {
+function marginText(m: Margin, units: UnitSystem): string {
   if (m.what === 'current') return `${formatNumber(m.value, 3)} of ${formatNumber(m.limit, 3)} A`;
   if (m.what === 'volts') return `${formatNumber(m.value, 3)} V, least ${formatNumber(m.limit, 3)}`;
   if (m.what === 'temperature')

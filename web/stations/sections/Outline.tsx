@@ -3,7 +3,7 @@ import type { Contour } from '@skiametra/core/section';
 
 const at = (c: Contour, i: number) =>
   `${(100 * c.xy[2 * i]!).toFixed(2)},${(-100 * c.xy[2 * i + 1]!).toFixed(2)}`;
-export const outlinePoints = (c: Contour): string =>
+const outlinePoints = (c: Contour): string =>
   Array.from({ length: c.xy.length / 2 }, (_, i) => at(c, i)).join(' ');
 
 /** Silhouette of a section; `large` with its chord line. Beside its name it has no label of its own. */

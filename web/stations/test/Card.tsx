@@ -21,9 +21,7 @@ export function Card({ id, body, set }: { id: string; body: TestBody; set: SetBo
   const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
   const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => (
     <div className="qf">
-      <label>
-        <span>{label}</span>
-      </label>
+      <span className="dim">{label}</span>
       <TextCell label={label} path={`${P}.${key}`} area placeholder={hint} />
     </div>
   );
@@ -32,9 +30,7 @@ export function Card({ id, body, set }: { id: string; body: TestBody; set: SetBo
       <h2>Flight card</h2>
       <div className="stack gap8">
         <div className="qf">
-          <label>
-            <span>Title</span>
-          </label>
+          <span className="dim">Title</span>
           <TextCell label="Title" path={`${P}.title`} />
         </div>
         <NativeSelect

@@ -36,7 +36,7 @@ export interface ThrottleRow {
   power: number;
 }
 
-export const CLEARANCE = 0.025;
+const CLEARANCE = 0.025;
 
 export function electricPart(
   s: Scene,
@@ -125,7 +125,7 @@ export function largestPropeller(s: Scene, d: Drive): number | null {
   return clearance == null ? null : Math.max(0.05, d.curve.size.diameter + 2 * (clearance - CLEARANCE));
 }
 
-export function speedRow(s: Scene, d: Drive, v: number): SpeedRow {
+function speedRow(s: Scene, d: Drive, v: number): SpeedRow {
   const o = operate(d, 1, v),
     inMotor = o.power - d.avionics * o.voltage;
   const hold = v > 0.95 * s.stall ? operateForThrust(d, s.drag(v), v) : null;
@@ -139,7 +139,7 @@ export function speedRow(s: Scene, d: Drive, v: number): SpeedRow {
   };
 }
 
-export function shortened(d: Discharge): Discharge {
+function shortened(d: Discharge): Discharge {
   const step = Math.max(1, Math.ceil(d.rows.length / 120));
   return { ...d, rows: d.rows.filter((_, i) => i % step === 0 || i === d.rows.length - 1) };
 }

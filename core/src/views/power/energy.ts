@@ -86,7 +86,7 @@ export function phasesPart(s: Scene): PhasePlan | null {
 }
 
 /** Pack power of a phase [W]; null when the drive cannot hold it. */
-export function phasePower(s: Scene, p: TimedLeg, drive: Drive | null): number | null {
+function phasePower(s: Scene, p: TimedLeg, drive: Drive | null): number | null {
   const { design, ledger } = s,
     l = design.states.find((x) => x.id === p.state)!,
     frame = s.run.of(airframe, l.id),

@@ -27,7 +27,7 @@ export interface HoverReport {
   compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
 }
 
-export const CHANGE = 1.2;
+const CHANGE = 1.2;
 
 export function hoverPart(s: Scene, lift: Drive): HoverReport {
   const { design, state } = s,
@@ -86,7 +86,7 @@ export function hoverPart(s: Scene, lift: Drive): HoverReport {
 }
 
 /** The same distance on the wing and on the rotors, and what the stopped rotors and their motors cost the wing. */
-export function compareModes(
+function compareModes(
   s: Scene,
   lift: Drive,
   cruise: Drive,

@@ -1,7 +1,8 @@
 'use client';
 /**
  * Plan view, nose up, with handles on the span stations of one surface, and under it, on the same axis, the map of the
- * stall: angle of attack upward, where each strip is attached, near its stall or stalled. Handles move by mouse and by arrow keys.
+ * stall: angle of attack upward, where each strip is attached, near its stall or stalled. Handles move by mouse and by
+ * arrow keys.
  */
 import { useRef, useState, type PointerEvent } from 'react';
 import type { Design, Surface } from '@skiametra/core/design';

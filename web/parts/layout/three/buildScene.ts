@@ -4,7 +4,7 @@ import type { aircraftMesh } from '@skiametra/core/layout';
 import type { Powertrain } from '@skiametra/core/design';
 
 type T = typeof Three;
-export type Meshes = ReturnType<typeof aircraftMesh>;
+type Meshes = ReturnType<typeof aircraftMesh>;
 
 export interface Shown {
   readonly meshes: Meshes;

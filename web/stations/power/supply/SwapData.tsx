@@ -25,9 +25,7 @@ export function SwapData({ id, close }: { id: string; close: () => void }) {
       <div className="fields mt8">
         <DocField label="Stands at x (empty: where the old one was)" path={`${at}.x`} optional="null" />
         <div className="qf">
-          <label>
-            <span>Note</span>
-          </label>
+          <span className="dim">Note</span>
           <TextCell label="Note on the sticker" path={`${at}.note`} />
         </div>
       </div>

@@ -103,7 +103,8 @@ const FIGURES: Column[] = [
     hint: 'lift range with drag within a quarter of the least',
     numeric: true,
     value: merit((m) => m.lowDragTo - m.lowDragFrom),
-    render: ({ merits: m }) => (m ? `${places(m.lowDragFrom, 1)}…${places(m.lowDragTo, 1)}` : '–'),
+    render: ({ merits: m }) =>
+      m && Number.isFinite(m.lowDragTo) ? `${places(m.lowDragFrom, 1)}…${places(m.lowDragTo, 1)}` : '–',
   },
   {
     key: 'moment',
@@ -111,7 +112,7 @@ const FIGURES: Column[] = [
     hint: 'cm about the quarter chord',
     numeric: true,
     value: merit((m) => m.moment),
-    render: ({ merits: m }) => (m ? places(m.moment, 3) : '–'),
+    render: ({ merits: m }) => (m && Number.isFinite(m.moment) ? places(m.moment, 3) : '–'),
   },
   {
     key: 'spar',
@@ -135,7 +136,7 @@ function Glide({ row: { merits: m } }: { row: ShelfRow }) {
   return (
     <>
       {Number.isFinite(m.glideAtLift) ? formatNumber(m.glideAtLift, 3) : '–'}
-      <span className="dim"> ({formatNumber(m.bestGlide, 2)})</span>
+      {Number.isFinite(m.bestGlide) && <span className="dim"> ({formatNumber(m.bestGlide, 2)})</span>}
     </>
   );
 }
