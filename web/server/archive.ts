@@ -18,10 +18,10 @@ import { logOf, outlineOf, storeProject, type Outline, type Tx } from './exchang
 import { logFiles, logs } from './schema';
 
 /** Largest file that is opened, and largest part of it once unpacked [bytes]. */
-export const MOST_ARCHIVE = 600_000_000,
-  MOST_PROJECT_PART = 150_000_000,
-  MOST_LOG_PART = 24_000_000,
-  MOST_FILE_PART = 16_000_000;
+export const MOST_ARCHIVE = 600_000_000;
+const MOST_PROJECT_PART = 150_000_000;
+const MOST_LOG_PART = 24_000_000;
+export const MOST_FILE_PART = 16_000_000;
 
 // the same for every export: a zip file knows times in local years from 1980
 const STAMP = { mtime: new Date(1980, 0, 1), mode: 0o100644, compress: true, forceDosTimestamp: true };

@@ -27,8 +27,10 @@ export interface GlideReport {
   polar: { speed: number; sink: number }[];
 }
 
-export const CYCLE_HEIGHT = 100,
-  SLOPE = (20 * Math.PI) / 180;
+/** Height that a motor lifts it to before it glides [m]. */
+const CYCLE_HEIGHT = 100;
+/** Steepness of the slope that it soars [rad]. */
+const SLOPE = (20 * Math.PI) / 180;
 
 /** Power off: the propeller folded or taken off. */
 export function glidePart(s: Scene): GlideReport {
