@@ -1,5 +1,6 @@
 'use client';
 /** Any number opens it: formula with its values, inputs as links, method, uncertainty and what contributes, what it drives. */
+import { Glossed } from './glossary/Glossed';
 import { Sentence } from './Sentence';
 import { Drawer, UnstyledButton } from '@mantine/core';
 import { INPUTS, QUANTITIES, entryNamed, inputsOf, quantityDef } from '@skiametra/core/assess';
@@ -70,7 +71,9 @@ function WhyBody({ id, state }: { id: string; state: string }) {
   return (
     <div className="stack">
       <div>
-        <h2 className="heading flush">{task?.name ?? def.name}</h2>
+        <h2 className="heading flush">
+          <Glossed text={task?.name ?? def.name} />
+        </h2>
         <div className="dim">{stateName}</div>
         <div className="large">
           <MarkedNumber of={entry ?? null} kind={def.kind} units={units} />

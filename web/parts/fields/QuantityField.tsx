@@ -1,5 +1,6 @@
 'use client';
 /** The one field for numbers. */
+import { Glossed } from '../glossary/Glossed';
 import { Input } from '@mantine/core';
 import type { Basis } from '@skiametra/core/design';
 import {
@@ -110,7 +111,9 @@ export function QuantityField({
     <div className={`qf${error ? ' bad' : ''}`} title={hint}>
       {!hideLabel && (
         <div className="labelrow">
-          <label htmlFor={id}>{label}</label>
+          <label htmlFor={id}>
+            <Glossed text={label} />
+          </label>
           {basis && <BasisMark value={basis.value} onChange={basis.onChange} of={label} />}
         </div>
       )}

@@ -11,6 +11,10 @@ const KEYS: readonly (readonly [keys: readonly string[], what: string])[] = [
   [['↓'], 'In a number: one step less'],
   [['Esc'], 'In a number: as it was'],
   [['Enter'], 'In a table: the row below'],
+  [['Shift', '↓'], 'In a table: take a block of cells'],
+  [['Ctrl', 'C'], 'In a table: copy the block, with headings and units'],
+  [['Ctrl', 'V'], 'In a table: paste a block, here or from a spreadsheet'],
+  [['Ctrl', 'D'], 'In a table: fill down'],
   [['Tab'], 'To the next field, number or button'],
   [['?'], 'These keys'],
 ];

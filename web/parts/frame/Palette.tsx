@@ -6,6 +6,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { setUnitsAction } from '../../server/actions';
 import { called } from '../called';
+import { TERMS } from '../glossary/terms';
 import { quantityOptions } from '../quantityList';
 import { useWorkspace, useWorkspaceStore } from '../workspace/useWorkspace';
 import { STATIONS } from './stationList';
@@ -67,6 +68,12 @@ function usePlaces(): SpotlightActionData[] {
       id: `load-${l.id}`,
       label: `Look at state: ${l.name}`,
       onClick: () => store.getState().setLoading(l.id),
+    })),
+    ...TERMS.map((t) => ({
+      id: `term-${t.id}`,
+      label: t.short ? `What is ${t.short}? ${t.name}` : `What is it? ${t.name}`,
+      description: t.says,
+      onClick: () => store.getState().setTerm(t.id),
     })),
     ...quantityOptions.map((q) => ({
       id: `why-${q.value}`,

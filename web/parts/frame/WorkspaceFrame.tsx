@@ -1,5 +1,7 @@
 'use client';
 /** What every station stands in: top line, rail, strip, and the station's own part of the sheet. */
+import { TermDialog } from '../glossary/TermDialog';
+import { PrintHead } from './PrintHead';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import type { WorkspaceData } from '../../server/store';
@@ -35,6 +37,7 @@ export function WorkspaceFrame({ children, ...workspace }: WorkspaceFrameProps) 
       <ConflictDialog />
       <Palette />
       <KeysHelp />
+      <TermDialog />
     </WorkspaceProvider>
   );
 }
@@ -57,6 +60,7 @@ function Station({ children }: { children: ReactNode }) {
   return (
     <main className="body" id="station" tabIndex={-1}>
       {station && <h1 className="vh">{station.name}</h1>}
+      <PrintHead station={station?.name ?? ''} />
       <SaveTrouble />
       {children}
     </main>

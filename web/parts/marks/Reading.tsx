@@ -1,4 +1,5 @@
 'use client';
+import { Glossed } from '../glossary/Glossed';
 import { UnstyledButton } from '@mantine/core';
 import { isWatched } from './watched';
 import { MarkedNumber } from './MarkedNumber';
@@ -14,7 +15,9 @@ function Reading({ marked: { id, state, def, marks, broken }, scale }: { marked:
   return (
     <UnstyledButton className="reading" onClick={() => setWhy({ id, state })}>
       <span className="top">
-        <span className="name">{def.name}</span>
+        <span className="name">
+          <Glossed text={def.name} />
+        </span>
         <MarkedNumber of={marks.predicted} kind={def.kind} units={units} broken={broken} />
       </span>
       {saysSomething(marks) && (

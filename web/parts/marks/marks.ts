@@ -15,9 +15,13 @@ export interface Marks {
   /** the same quantity in every state */ readonly states?: readonly number[];
 }
 
-/** A bar says something where something is asked, measured or compared; a lone prediction is a number. */
+/**
+ * A bar says something where something is asked, measured or compared; a lone prediction is a number, and so is one that the
+ * compared version shares.
+ */
 export function saysSomething(m: Marks): boolean {
-  return m.asked !== null || m.measured !== null || (m.ghost !== null && m.ghost !== undefined);
+  const differs = present(m.ghost) && m.ghost !== m.predicted?.value;
+  return m.asked !== null || m.measured !== null || differs;
 }
 
 /** [SI] */

@@ -1,5 +1,6 @@
 'use client';
 /** The eight numbers this project cares most about, always in sight. */
+import { Glossed } from '../glossary/Glossed';
 import { ActionIcon, UnstyledButton } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconListDetails } from '@tabler/icons-react';
@@ -63,7 +64,9 @@ function Cell({ watched }: { watched: string }) {
     where = states.find((l) => l.id === state);
   return (
     <UnstyledButton className="cell" onClick={() => setWhy({ id, state })} data-watch={watched}>
-      <span className="label">{def.name}</span>
+      <span className="label">
+        <Glossed text={def.name} />
+      </span>
       <MarkedNumber of={marks.predicted} kind={def.kind} units={units} broken={broken} waiting={waiting} />
       {saysSomething(marks) && <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />}
       {where && where.id !== inView && <span className="chip">{where.name}</span>}

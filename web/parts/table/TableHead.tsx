@@ -1,5 +1,6 @@
 'use client';
 /** Headings of a table: sort by a press, draw the width at the edge. */
+import { Glossed } from '../glossary/Glossed';
 import { UnstyledButton } from '@mantine/core';
 import { IconChevronDown, IconChevronUp } from '@tabler/icons-react';
 import { flexRender, type Header } from '@tanstack/react-table';
@@ -42,7 +43,7 @@ function Heading<R>({ header, column, grid }: HeadingProps<R>) {
   const sorted = header.column.getIsSorted() || 'none';
   const drawn = grid.remembered.widths[column.key];
   const text = heading(String(flexRender(column.label, header.getContext())), column.unit);
-  const said = column.label ? text : <span className="vh">Remove</span>;
+  const said = column.label ? <Glossed text={text} /> : <span className="vh">Remove</span>;
   const Icon = sorted === 'desc' ? IconChevronDown : IconChevronUp;
   return (
     <th

@@ -52,6 +52,8 @@ export interface Workspace {
   undo(): void;
   redo(): void;
   setWhy(why: { id: string; state: string } | null): void;
+  /** the word of the trade that is explained */ term: string | null;
+  setTerm(term: string | null): void;
   setLoading(loading: string): void;
   setUnits(units: UnitSystem): void;
   /** of any version: had from the server when it is first asked for; null where it cannot be */
@@ -178,6 +180,8 @@ export function createWorkspace(
       why: null,
       loading: isState(place.state) ? place.state : usual.state,
       usual,
+      term: null,
+      setTerm: (term) => set({ term }),
       tabs: {},
 
       edit(edit) {

@@ -1,5 +1,6 @@
 'use client';
 /** What the numbers of stability mean for the pilot. */
+import { Glossed } from '../../parts/glossary/Glossed';
 import { Sentence } from '../../parts/Sentence';
 import type { LayoutReport } from '@skiametra/core/views';
 import { formatQuantity, formatValue } from '@skiametra/core/units';
@@ -90,7 +91,9 @@ function Judged({ handling: h }: { handling: LayoutReport['handling'][number] })
       </span>
       <div className="judged">
         <div>
-          <b>{h.name}</b>
+          <b>
+            <Glossed text={h.name} />
+          </b>
           <div className="num dim tiny">{h.figure}</div>
         </div>
         <div>{h.words}</div>
@@ -128,7 +131,10 @@ function Derivatives({ of }: { of: Derivatives }) {
         {NAMES.map(([name, symbol, key]) => (
           <div key={key} className="line apart whole">
             <span>
-              {name} <span className="dim">{symbol}</span>
+              {name}{' '}
+              <span className="dim">
+                <Glossed text={symbol} />
+              </span>
             </span>
             <span className="num">{formatValue(of[key], 'perRad', units)}</span>
           </div>
