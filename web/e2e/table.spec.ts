@@ -1,23 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
-import { newProject, station, tab } from './helpers';
+import { newProject, paste, station } from './helpers';
 
+async function masses(page: Page) {
+  await page.getByRole('radiogroup', { name: 'Balance view' }).getByText('Masses', { exact: true }).click();
+  await expect(ledger(page).getByRole('row').nth(3)).toBeVisible();
+}
 const ledger = (page: Page) => page.getByRole('table', { name: 'Mass ledger' });
 const names = (page: Page) =>
   ledger(page)
     .getByRole('textbox', { name: /^Item, row/ })
     .evaluateAll((all) => all.map((e) => (e as HTMLInputElement).value));
 const cell = (page: Page, name: string) => ledger(page).getByRole('textbox', { name, exact: true });
-
-/** What a spreadsheet would put on the clipboard, pasted where the focus is. */
-async function paste(page: Page, text: string) {
-  await page.evaluate((t) => {
-    const data = new DataTransfer();
-    data.setData('text/plain', t);
-    document.activeElement?.dispatchEvent(
-      new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
-    );
-  }, text);
-}
 
 /** What the table itself puts on the clipboard. */
 const copied = (page: Page) =>
@@ -31,7 +24,7 @@ const copied = (page: Page) =>
 test('a table is sorted, copied, pasted, filled down and undone like one', async ({ page }) => {
   await newProject(page, 'Sheet', 'bittern');
   await station(page, 'Balance');
-  await tab(page, 'Masses');
+  await masses(page);
   const before = await names(page);
 
   // a block under the keys goes to the clipboard with headings and units
@@ -79,10 +72,10 @@ test('columns are chosen and remembered; states are put in order; narrow rows ar
 }) => {
   await newProject(page, 'Columns', 'bittern');
   await station(page, 'Balance');
-  await tab(page, 'Masses');
+  await masses(page);
   await ledger(page).hover();
   await page.getByRole('button', { name: 'Columns and copies: Mass ledger' }).click();
-  await page.getByRole('menuitemcheckbox', { name: 'Known by' }).click();
+  await page.getByRole('menuitem', { name: 'Known by, shown' }).click();
   await page.keyboard.press('Escape');
   await expect(ledger(page).getByRole('columnheader', { name: /Known by/ })).toHaveCount(0);
   await page.reload();
@@ -91,10 +84,14 @@ test('columns are chosen and remembered; states are put in order; narrow rows ar
 
   await page.getByText('10 states').click();
   const states = page.getByRole('table', { name: 'States' });
-  const first = await states.getByRole('textbox', { name: 'Name, row 1' }).inputValue();
-  await states.getByRole('button', { name: 'Move row 1' }).focus();
+  const first = await states.getByRole('textbox', { name: 'Name, row 1', exact: true }).inputValue();
+  await states.getByRole('button', { name: 'Move row 1', exact: true }).focus();
   await page.keyboard.press('Space');
+  await expect(page.getByText(/^Row 1 is/)).toBeAttached();
   await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('Row 1 is over place 2 of 10.')).toBeAttached();
+  // the row glides to its place
+  await page.waitForTimeout(400);
   await page.keyboard.press('Space');
   await expect(states.getByRole('textbox', { name: 'Name, row 2' })).toHaveValue(first);
 

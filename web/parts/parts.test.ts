@@ -56,7 +56,9 @@ describe('three marks', () => {
   it('a bar is drawn where something is asked, measured or compared, not for a lone prediction', () => {
     const lone = { asked: null, predicted: { value: 5, sigma: 1 }, measured: null, states: [4, 5, 6] };
     expect(saysSomething(lone)).toBe(false);
-    expect(saysSomething({ ...lone, ghost: 5 })).toBe(true);
+    expect(saysSomething({ ...lone, ghost: 6 })).toBe(true);
+    // the compared version says the same: nothing to be seen
+    expect(saysSomething({ ...lone, ghost: 5 })).toBe(false);
     expect(saysSomething(marks)).toBe(true);
   });
   it('reads out as a sentence in the person’s units, with the ends of its scale', () => {

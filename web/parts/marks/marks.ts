@@ -15,12 +15,16 @@ export interface Marks {
   /** the same quantity in every state */ readonly states?: readonly number[];
 }
 
+/** Numbers nearer than this share of them are one. */
+const SAME = 1e-6;
+
 /**
  * A bar says something where something is asked, measured or compared; a lone prediction is a number, and so is one that the
  * compared version shares.
  */
 export function saysSomething(m: Marks): boolean {
-  const differs = present(m.ghost) && m.ghost !== m.predicted?.value;
+  const here = m.predicted?.value ?? NaN,
+    differs = present(m.ghost) && !(Math.abs(m.ghost - here) <= SAME * Math.abs(here));
   return m.asked !== null || m.measured !== null || differs;
 }
 

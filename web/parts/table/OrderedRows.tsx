@@ -7,6 +7,7 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -17,6 +18,22 @@ import {
 } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
 
+/** What is read out stands beside the page, not inside the table, where no element of its kind may be. */
+const BESIDE_THE_TABLE = typeof document === 'undefined' ? {} : { container: document.body };
+
+/** What those hear who do not see the drag. */
+function said(ids: readonly string[]): Announcements {
+  const place = (at: { id: string | number } | null) => (at ? ids.indexOf(String(at.id)) + 1 : 0);
+  const over = (to: { id: string | number } | null) =>
+    to ? `place ${place(to)} of ${ids.length}` : 'outside of the table';
+  return {
+    onDragStart: ({ active }) => `Row ${place(active)} is taken up.`,
+    onDragOver: ({ active, over: to }) => `Row ${place(active)} is over ${over(to)}.`,
+    onDragEnd: ({ active, over: to }) => `Row ${place(active)} was put down at ${over(to)}.`,
+    onDragCancel: ({ active }) => `Row ${place(active)} is back where it was.`,
+  };
+}
+
 interface Props {
   /** one a row */ ids: readonly string[];
   /** takes places of the list in their new order */ onOrder: (order: number[]) => void;
@@ -26,7 +43,10 @@ interface Props {
 export function OrderedRows({ ids, onOrder, children }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      scrollBehavior: 'auto',
+    }),
   );
   const ended = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -38,8 +58,7 @@ export function OrderedRows({ ids, onOrder, children }: Props) {
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={ended}
-      // what is read out to those who do not see the drag stands beside the page, not inside the table
-      accessibility={typeof document === 'undefined' ? {} : { container: document.body }}
+      accessibility={{ announcements: said(ids), ...BESIDE_THE_TABLE }}
     >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
         {children}

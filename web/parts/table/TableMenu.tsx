@@ -65,8 +65,7 @@ export function TableMenu<R>({ name, grid, block, onFill }: Props<R>) {
           every.map((c) => (
             <Menu.Item
               key={c.id}
-              role="menuitemcheckbox"
-              aria-checked={c.getIsVisible()}
+              aria-label={`${String(c.columnDef.header)}, ${c.getIsVisible() ? 'shown' : 'put away'}`}
               leftSection={<IconCheck size={14} className={c.getIsVisible() ? undefined : 'unseen'} />}
               onClick={() => c.toggleVisibility()}
             >

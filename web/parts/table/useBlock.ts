@@ -1,6 +1,7 @@
 'use client';
 /** The cell in hand and the block around it: by pointer, by arrow keys, copied and pasted as a whole. */
-import { useRef, useState, type ClipboardEvent, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState } from 'react';
+import type { ClipboardEvent, FocusEvent, KeyboardEvent, PointerEvent } from 'react';
 import { writeTabbed } from '@skiametra/formats';
 import { blockBetween, cellsOf, heading, type Block, type CellAt } from './block';
 import { arrowOf, cellAt, focusCell } from './cells';
@@ -20,6 +21,7 @@ export interface BlockInHand {
   readonly block: Block | null;
   readonly clear: () => void;
   readonly handlers: {
+    readonly onFocus: (e: FocusEvent<HTMLTableElement>) => void;
     readonly onPointerDown: (e: PointerEvent<HTMLTableElement>) => void;
     readonly onPointerOver: (e: PointerEvent<HTMLTableElement>) => void;
     readonly onKeyDown: (e: KeyboardEvent<HTMLTableElement>) => void;
@@ -31,6 +33,7 @@ export function useBlock<R>(grid: Grid<R>, onFill: ((block: Block) => void) | un
   const [block, setBlock] = useState<Block | null>(null);
   const anchor = useRef<CellAt | null>(null);
   const head = useRef<CellAt | null>(null);
+  const extending = useRef(false);
   const reach = (to: CellAt) => {
     if (!anchor.current) anchor.current = to;
     head.current = to;
@@ -44,9 +47,17 @@ export function useBlock<R>(grid: Grid<R>, onFill: ((block: Block) => void) | un
   const onPointerDown = (e: PointerEvent<HTMLTableElement>) => {
     const at = cellAt(e.target);
     if (!at || e.button !== 0) return;
-    if (!e.shiftKey || !anchor.current) return take(at);
+    extending.current = e.shiftKey && anchor.current !== null;
+    if (!extending.current) return take(at);
     e.preventDefault();
     reach(at);
+  };
+  /** by Tab, or by a label: the cell that is entered is the one in hand */
+  const onFocus = (e: FocusEvent<HTMLTableElement>) => {
+    const at = cellAt(e.target),
+      from = anchor.current;
+    if (extending.current || (at && from && at.row === from.row && at.column === from.column)) return;
+    take(at);
   };
   const onPointerOver = (e: PointerEvent<HTMLTableElement>) => {
     const at = cellAt(e.target),
@@ -86,6 +97,6 @@ export function useBlock<R>(grid: Grid<R>, onFill: ((block: Block) => void) | un
   return {
     block,
     clear: () => take(null),
-    handlers: { onPointerDown, onPointerOver, onKeyDown, onCopy },
+    handlers: { onFocus, onPointerDown, onPointerOver, onKeyDown, onCopy },
   };
 }

@@ -39,17 +39,13 @@ export function Drive({
         )}
       </div>
       <div className="stack">
+        <StatePicker />
+        <Readings title="Does it get away?" ids={['thrustToWeight', 'powerToWeight']} />
+        <Readings title="How long does it fly?" ids={['lapSpeed', 'lapCurrent', 'endurance']} />
         <Readings
-          title="Standing still, full throttle"
+          title="How hard is it driven, standing?"
           state="all"
           ids={['staticThrust', 'staticCurrent', 'staticPower', 'staticRpm', 'packVoltage', 'tipMach']}
-        />
-        <div>
-          <StatePicker />
-        </div>
-        <Readings
-          title="In this state"
-          ids={['thrustToWeight', 'powerToWeight', 'lapSpeed', 'lapCurrent', 'endurance']}
         />
         <Card report={report} />
       </div>

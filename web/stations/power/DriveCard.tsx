@@ -1,7 +1,7 @@
 'use client';
 /** The drive at a glance. */
 import type { Place } from '@skiametra/core/trial';
-import { formatNumber, formatQuantity } from '@skiametra/core/units';
+import { formatNumber, formatQuantity, type KindName } from '@skiametra/core/units';
 import type { PowerReport } from '@skiametra/core/views';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import type { Tab } from './Power';
@@ -17,47 +17,69 @@ export const PLACE_OF: Partial<Record<Tab, Place>> = {
   hover: 'hover',
 };
 
-/** The small figures of the drive that have no uncertainty of their own. */
+/** What the propeller does and what the pack gives, in sentences: figures that have no uncertainty of their own. */
 export function Card({ report }: { report: PowerReport }) {
-  const units = useWorkspace((w) => w.units);
-  const c = report.cards!,
-    v = report.volts!,
-    line = (n: string, t: string) => (
-      <div key={n} className="line apart gap8 note">
-        <span className="dim">{n}</span>
-        <span className="num">{t}</span>
-      </div>
-    );
   return (
-    <section className="block" aria-label="More of the drive">
-      <h2>More of the drive</h2>
-      {line('Pitch speed', formatQuantity(c.still.pitchSpeed, 'speed', units))}
-      {line('Grams per watt, standing', formatNumber(c.still.gramsPerWatt, 3))}
-      {line(
-        'Flying, full throttle',
-        `${formatQuantity(c.flight.thrust, 'force', units)}, ${formatQuantity(c.flight.current, 'current', units)}`,
+    <>
+      <PropellerWords report={report} />
+      <PackWords report={report} />
+    </>
+  );
+}
+
+function useSaid() {
+  const units = useWorkspace((w) => w.units);
+  return (value: number, kind: KindName) => formatQuantity(value, kind, units);
+}
+
+function PropellerWords({ report }: { report: PowerReport }) {
+  const said = useSaid();
+  const { cards, idle, largestPropeller, stalledBlade, from } = report;
+  if (!cards) return null;
+  const { still, flight } = cards;
+  return (
+    <section className="block" aria-label="What the propeller does">
+      <h2>What the propeller does</h2>
+      <p className="below4">
+        Its pitch runs out at {said(still.pitchSpeed, 'speed')}; at full throttle in flight it still pulls{' '}
+        {said(flight.thrust, 'force')} for {said(flight.current, 'current')}.
+      </p>
+      <p className="below4">
+        Standing it lifts {formatNumber(still.gramsPerWatt, 3)} g for each watt
+        {stalledBlade === null ? '' : `, with ${said(stalledBlade, 'percent')} of the blade stalled`}.
+      </p>
+      {idle && (
+        <p className="below4">
+          Switched off it drags like {said(idle.stopped, 'dragArea')} stopped,{' '}
+          {said(idle.windmilling, 'dragArea')} turning free
+          {idle.folded == null ? '' : `, ${said(idle.folded, 'dragArea')} folded`}.
+        </p>
       )}
-      {line(
-        'Volts: label, full, loaded',
-        `${v.printed.toFixed(1)}, ${v.full.toFixed(1)}, ${v.loaded.toFixed(1)}`,
+      {largestPropeller !== null && (
+        <p className="below4">
+          The largest that clears the ground by 25 mm: {said(largestPropeller, 'length')}.
+        </p>
       )}
-      {report.largestPropeller !== null &&
-        line('Largest that clears by 25 mm', formatQuantity(report.largestPropeller, 'length', units))}
-      {report.idle &&
-        line(
-          'Drag, stopped; turning free',
-          `${formatQuantity(report.idle.stopped, 'dragArea', units)}; ${formatQuantity(report.idle.windmilling, 'dragArea', units)}`,
-        )}
-      {report.idle?.folded != null &&
-        line('Drag, folded', formatQuantity(report.idle.folded, 'dragArea', units))}
-      {report.stalledBlade !== null &&
-        line('Blade stalled, standing', `${(100 * report.stalledBlade).toFixed(0)} %`)}
-      {report.from && line('Coefficients from', report.from)}
-      {report.discharge &&
-        line(
-          'Full throttle, standing',
-          `${formatQuantity(report.discharge.full.time, 'duration', units)}, ${report.discharge.full.end}`,
-        )}
+      {from && <p className="dim below4">Coefficients from {from}.</p>}
+    </section>
+  );
+}
+
+function PackWords({ report: { volts, discharge } }: { report: PowerReport }) {
+  const said = useSaid();
+  if (!volts) return null;
+  return (
+    <section className="block" aria-label="What the pack gives">
+      <h2>What the pack gives</h2>
+      <p className="below4">
+        {said(volts.full, 'voltage')} full, {said(volts.loaded, 'voltage')} under this load; its label says{' '}
+        {said(volts.printed, 'voltage')}.
+      </p>
+      {discharge && (
+        <p className="below4">
+          Full throttle, standing: {said(discharge.full.time, 'duration')}, {discharge.full.end}.
+        </p>
+      )}
     </section>
   );
 }

@@ -3,7 +3,7 @@
 import { UnstyledButton } from '@mantine/core';
 import { entryOf, type Ledger } from '@skiametra/core/assess';
 import type { Design } from '@skiametra/core/design';
-import { formatNumber, formatQuantity } from '@skiametra/core/units';
+import { formatNumber } from '@skiametra/core/units';
 import { ShownTable, type ShownColumn } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
@@ -21,7 +21,6 @@ export function StateScores({ ledger, states, best, because }: Props) {
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const setWhy = useWorkspace((w) => w.setWhy);
-  const units = useWorkspace((w) => w.units);
   const columns: ShownColumn<State>[] = [
     {
       key: 'name',
@@ -57,7 +56,6 @@ export function StateScores({ ledger, states, best, because }: Props) {
       label: 'Leaves the strip',
       kind: 'percent',
       value: (s) => entryOf(ledger, 'stripChance', s.id)?.value ?? 0,
-      render: (s) => formatQuantity(entryOf(ledger, 'stripChance', s.id)?.value ?? 0, 'percent', units),
     },
     {
       key: 'blocks',

@@ -13,11 +13,11 @@ export function WhereWattsGo({ point: p }: { point: HoverPoint }) {
     { id: 'lift', power: p.ideal, says: 'pushes air down and holds it up' },
   ];
   return (
-    <section aria-label="Where the watts go">
-      <h3>
+    <section className="block" aria-label="Where the watts go">
+      <h2>
         Of {watts(p.electric)} from the pack{' '}
         <span className="right dim">{formatQuantity(p.overall, 'percent', units)} hold it up</span>
-      </h3>
+      </h2>
       <div className="watts" aria-hidden="true">
         {parts.map(({ id, power }) => (
           <span key={id} className={id} style={{ flexGrow: Math.max(power, 0) }} />

@@ -37,6 +37,11 @@ export function Compare({ rows, work, section, choice, onChoice }: Props) {
         <Overlay list={list.map((r) => ({ name: r.candidate.name, contour: r.outline }))} />
         <AsBuilt choice={choice} onChoice={onChoice} />
       </div>
+      {!first && (
+        <p className="dim" role="status">
+          Their polars are being computed, or stopped on the shelf: the comparison follows.
+        </p>
+      )}
       {first && (
         <>
           <AtWork curves={curves} lift={choice.lift} />
