@@ -28,6 +28,7 @@ export function WorkspaceFrame({ children, ...workspace }: WorkspaceFrameProps) 
       <div className="frame">
         <TopLine />
         <Rail />
+        <PrintHead />
         <LedgerStrip />
         <RefitOnOpen />
         <Station>{children}</Station>
@@ -60,7 +61,6 @@ function Station({ children }: { children: ReactNode }) {
   return (
     <main className="body" id="station" tabIndex={-1}>
       {station && <h1 className="vh">{station.name}</h1>}
-      <PrintHead station={station?.name ?? ''} />
       <SaveTrouble />
       {children}
     </main>

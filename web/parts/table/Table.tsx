@@ -87,13 +87,13 @@ function Foot<R>({ grid, grip, tail }: { grid: Grid<R>; grip: boolean; tail: boo
   return (
     <tfoot>
       <tr className="sum">
-        {grip && <td />}
+        {grip && <td className="grip" />}
         {grid.columns.map((c) => (
           <td key={c.key} className={c.numeric ? 'num' : undefined}>
             {c.foot}
           </td>
         ))}
-        {tail && <td />}
+        {tail && <td className="tail" />}
       </tr>
     </tfoot>
   );
