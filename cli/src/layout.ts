@@ -36,15 +36,7 @@ export function surfacesCommand(
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
   const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0])!.id;
-  const r = layoutReport(
-    doc.brief,
-    doc.design,
-    doc.calibration,
-    ledger,
-    state,
-    cache,
-    speed === undefined ? {} : { speed },
-  );
+  const r = layoutReport(doc, ledger, state, cache, speed === undefined ? {} : { speed });
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
   return {
@@ -84,6 +76,13 @@ export function surfacesCommand(
     })),
     liftShares: r.shares,
     derivatives: Object.fromEntries(Object.entries(d).map(([k, v]) => [k, round(v)])),
+    ...behaviour(r),
+  };
+}
+
+/** How it swings, feels and what its controls ask. */
+function behaviour(r: LayoutReport) {
+  return {
     modes: r.modes.map((m) => ({
       name: m.name,
       real: round(m.root.re),
@@ -127,7 +126,7 @@ export function balanceCommand(doc: DesignDocument): object {
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
   };
   const first = doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0];
-  const r = layoutReport(doc.brief, doc.design, doc.calibration, ledger, first!.id, cache);
+  const r = layoutReport(doc, ledger, first!.id, cache);
   return {
     states: doc.design.states.map((l) => {
       const s = loadedState(doc.design, l, 'best', 1);

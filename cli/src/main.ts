@@ -137,8 +137,9 @@ function joinNegatives(args: string[]): string[] {
   return out;
 }
 
-async function run(args: string[], out: Out, until?: AbortSignal): Promise<void> {
-  const { values, positionals } = parseArgs({
+/** What follows `skia`, taken apart. */
+function parsed(args: string[]) {
+  return parseArgs({
     args: joinNegatives(args),
     allowPositionals: true,
     strict: true,
@@ -154,6 +155,94 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
       help: { type: 'boolean', short: 'h' },
     },
   });
+}
+type Values = ReturnType<typeof parsed>['values'];
+
+interface Asked {
+  readonly operand: string | undefined;
+  readonly values: Values;
+  readonly json: (value: unknown) => void;
+  readonly out: Out;
+  readonly until: AbortSignal | undefined;
+}
+
+/** The design of a file with the state that is asked for, its sections at hand. */
+async function opened(command: string, { operand, values }: Asked) {
+  if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
+  const doc = await readDesign(operand),
+    state = stateOf(doc, values);
+  await warmPolars(doc);
+  return { doc, state };
+}
+
+function noOperand(operand: string | undefined, hint: string): void {
+  if (operand !== undefined) throw new UsageError(`“${operand}” is one word too many; ${hint}`);
+}
+
+function wholeNumber(name: string, text: string | undefined, fallback: number, most: number): number {
+  const n = text === undefined ? fallback : Number(text);
+  if (!(Number.isInteger(n) && n >= 1 && n <= most))
+    throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
+  return n;
+}
+
+const REFIT =
+  'This calibration was fitted to an earlier model: open the project once, and it is fitted to its tests again.\n';
+
+const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
+  schema: ({ json }) => json(projectJsonSchema()),
+  demo({ operand, json }) {
+    const demo = operand !== undefined && Object.hasOwn(DEMOS, operand) ? DEMOS[operand] : undefined;
+    if (!demo) throw new UsageError(`Name a demo: ${Object.keys(DEMOS).join(', ')}.`);
+    json(demo());
+  },
+  async section({ operand, values, json }) {
+    noOperand(operand, 'name the section with --airfoil.');
+    json(await sectionCommand(values));
+  },
+  propeller({ operand, values, json }) {
+    noOperand(operand, 'sizes are options.');
+    json(propellerCommand(values));
+  },
+  stand: ({ values, out, until }) => stand(values.port, out, until),
+  async power(asked) {
+    const { doc, state } = await opened('power', asked);
+    asked.json(powerCommand(doc, state, asked.values));
+  },
+  async rubber(asked) {
+    if (asked.operand === undefined) return asked.json(rubberCommand(null, null, asked.values));
+    const { doc, state } = await opened('rubber', asked);
+    asked.json(rubberCommand(doc, state, asked.values));
+  },
+  async assess({ operand, values, json }) {
+    const doc = await readDesign(operand),
+      state = stateOf(doc, values);
+    await warmPolars(doc);
+    if (doc.calibration.refit) process.stderr.write(REFIT);
+    const ledger = assess(doc.brief, doc.design, doc.calibration);
+    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
+    json(ledgerJson(ledger, state));
+  },
+  async surfaces(asked) {
+    const { doc, state } = await opened('surfaces', asked);
+    asked.json(surfacesCommand(doc, state, asked.values));
+  },
+  async balance(asked) {
+    const { doc } = await opened('balance', asked);
+    asked.json(balanceCommand(doc));
+  },
+  async log({ operand, values, out }) {
+    const doc = await readDesign(operand);
+    const laps = wholeNumber('laps', values.laps, 6, 40),
+      seed = wholeNumber('seed', values.seed, 7, 1e9);
+    const state = stateOf(doc, values) ?? doc.design.states[0]!.id;
+    await warmPolars(doc);
+    out.write(logToCsv(logFlight(doc, state, laps, seed).rows));
+  },
+};
+
+async function run(args: string[], out: Out, until?: AbortSignal): Promise<void> {
+  const { values, positionals } = parsed(args);
   const [command, operand, ...rest] = positionals;
   const json = (v: unknown) => out.write(`${JSON.stringify(worded(v), null, 2)}\n`);
   if (rest.length) throw new UsageError(`“${rest[0]}” is one word too many.`);
@@ -161,82 +250,9 @@ async function run(args: string[], out: Out, until?: AbortSignal): Promise<void>
     out.write(HELP);
     return;
   }
-  if (command === 'schema') {
-    json(projectJsonSchema());
-    return;
-  }
-  if (command === 'demo') {
-    const demo = operand !== undefined && Object.hasOwn(DEMOS, operand) ? DEMOS[operand] : undefined;
-    if (!demo) throw new UsageError(`Name a demo: ${Object.keys(DEMOS).join(', ')}.`);
-    json(demo());
-    return;
-  }
-  if (command === 'section') {
-    if (operand !== undefined)
-      throw new UsageError(`“${operand}” is one word too many; name the section with --airfoil.`);
-    json(await sectionCommand(values));
-    return;
-  }
-  if (command === 'propeller') {
-    if (operand !== undefined) throw new UsageError(`“${operand}” is one word too many; sizes are options.`);
-    json(propellerCommand(values));
-    return;
-  }
-  if (command === 'stand') {
-    await stand(values.port, out, until);
-    return;
-  }
-  if (command === 'power' || (command === 'rubber' && operand !== undefined)) {
-    if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
-    const doc = await readDesign(operand),
-      loading = stateOf(doc, values);
-    await warmPolars(doc);
-    json(command === 'power' ? powerCommand(doc, loading, values) : rubberCommand(doc, loading, values));
-    return;
-  }
-  if (command === 'rubber') {
-    json(rubberCommand(null, null, values));
-    return;
-  }
-  if (command === 'assess') {
-    const doc = await readDesign(operand);
-    const loading = stateOf(doc, values);
-    await warmPolars(doc);
-    if (doc.calibration.refit)
-      process.stderr.write(
-        'This calibration was fitted to an earlier model: open the project once, and it is fitted to its tests again.\n',
-      );
-    const ledger = assess(doc.brief, doc.design, doc.calibration);
-    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
-    json(ledgerJson(ledger, loading));
-    return;
-  }
-  if (command === 'surfaces' || command === 'balance') {
-    if (operand === undefined) throw new UsageError(`Name a file: skia ${command} FILE.`);
-    const doc = await readDesign(operand);
-    const loading = stateOf(doc, values);
-    await warmPolars(doc);
-    json(command === 'surfaces' ? surfacesCommand(doc, loading, values) : balanceCommand(doc));
-    return;
-  }
-  if (command === 'log') {
-    const doc = await readDesign(operand);
-    const whole = (name: string, text: string | undefined, fallback: number, most: number) => {
-      const n = text === undefined ? fallback : Number(text);
-      if (!(Number.isInteger(n) && n >= 1 && n <= most))
-        throw new UsageError(`--${name} takes a whole number from 1 to ${most}.`);
-      return n;
-    };
-    const loading = stateOf(doc, values) ?? doc.design.states[0]!.id;
-    await warmPolars(doc);
-    out.write(
-      logToCsv(
-        logFlight(doc, loading, whole('laps', values.laps, 6, 40), whole('seed', values.seed, 7, 1e9)).rows,
-      ),
-    );
-    return;
-  }
-  throw new UsageError(`“${command}” is not a command; try skia help.`);
+  if (!Object.hasOwn(COMMANDS, command))
+    throw new UsageError(`“${command}” is not a command; try skia help.`);
+  await COMMANDS[command]!({ operand, values, json, out, until });
 }
 
 /** Serves the simulated thrust stand until the process is told to end, or `until` is. */

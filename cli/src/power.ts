@@ -120,6 +120,32 @@ function propulsors(
   }));
 }
 
+/** At full throttle, standing. */
+function standing(c: ReturnType<typeof staticCard>) {
+  return {
+    thrust: round(c.thrust),
+    current: round(c.current),
+    rpm: round(c.omega / RPM),
+    power: round(c.power),
+    wattsPerKilogram: round(c.specificPower),
+    thrustToWeight: round(c.thrustToWeight),
+    tipMach: round(c.tipMach),
+    pitchSpeed: round(c.pitchSpeed),
+    gramsPerWatt: round(c.gramsPerWatt),
+  };
+}
+
+/** Of lift rotors; not a number where nothing hovers. */
+function hovering(h: ReturnType<typeof powerReport>['hover']) {
+  return {
+    thrust: round(h?.point.maxThrust ?? NaN),
+    hoverThrottle: round(h?.point.throttle ?? NaN),
+    hoverPower: round(h?.point.electric ?? NaN),
+    hoverMinutes: round((h?.point.time ?? NaN) / 60),
+    thrustToWeight: round(h?.point.thrustToWeight ?? NaN),
+  };
+}
+
 /**
  * The operating point of everything that pushes or lifts. Efficiency: thrust power over electric power; on the bench,
  * shaft over electric.
@@ -144,18 +170,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
   const add = (name: string, d: Drive, esc: number) => {
     list.push(...propulsors(name, d, operate(d, throttle, speed, soc), speed, { ...common, esc }, soc));
     const c = staticCard(d, mass, 0, air.soundSpeed, G0, soc);
-    still.push({
-      name,
-      thrust: round(c.thrust),
-      current: round(c.current),
-      rpm: round(c.omega / RPM),
-      power: round(c.power),
-      wattsPerKilogram: round(c.specificPower),
-      thrustToWeight: round(c.thrustToWeight),
-      tipMach: round(c.tipMach),
-      pitchSpeed: round(c.pitchSpeed),
-      gramsPerWatt: round(c.gramsPerWatt),
-    });
+    still.push({ name, ...standing(c) });
   };
   if (!p.unpowered)
     add(
@@ -183,14 +198,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
       ),
     );
     const h = powerReport(brief, design, doc.calibration, ledger, state, cache).hover;
-    still.push({
-      name: 'Lift',
-      thrust: round(h?.point.maxThrust ?? NaN),
-      hoverThrottle: round(h?.point.throttle ?? NaN),
-      hoverPower: round(h?.point.electric ?? NaN),
-      hoverMinutes: round((h?.point.time ?? NaN) / 60),
-      thrustToWeight: round(h?.point.thrustToWeight ?? NaN),
-    });
+    still.push({ name: 'Lift', ...hovering(h) });
   }
   const sum = (k: 'thrust' | 'current' | 'powerElectric' | 'powerShaft') =>
     round(list.reduce((s, x) => s + x[k], 0));
@@ -260,33 +268,36 @@ export function propellerCommand(values: Values): object {
   };
 }
 
+/** The flight of a design on its rubber. */
+function rubberOf(doc: DesignDocument, loading: string | null): object {
+  const cache: StepCache = new StepCache(),
+    ledger = assess(doc.brief, doc.design, doc.calibration, cache);
+  if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
+  if (!powertrainOf(doc.design).rubber) throw new UsageError('This design has no rubber motor.');
+  const state = loading ?? doc.design.states[0]!.id,
+    r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;
+  return {
+    state,
+    ...shown(r.motor),
+    flight: {
+      time: round(r.time),
+      peak: round(r.peak),
+      motorRun: r.motorRun,
+      turnsLeft: round(r.turnsLeft),
+      launchRpm: round(r.launchOmega / RPM),
+      meanRpm: round(r.meanOmega / RPM),
+      touchedCeiling: r.touched,
+      end: r.end,
+      dethermalizer: r.dethermalizer,
+    },
+    remarks: r.remarks,
+    run: r.rows.map(rowShown),
+  };
+}
+
 /** @param doc a design with a rubber motor, or null: then motor and aircraft come from the options */
 export function rubberCommand(doc: DesignDocument | null, loading: string | null, values: Values): object {
-  if (doc) {
-    const cache: StepCache = new StepCache(),
-      ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-    if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
-    if (!powertrainOf(doc.design).rubber) throw new UsageError('This design has no rubber motor.');
-    const state = loading ?? doc.design.states[0]!.id,
-      r = powerReport(doc.brief, doc.design, doc.calibration, ledger, state, cache).rubber!;
-    return {
-      state,
-      ...shown(r.motor),
-      flight: {
-        time: round(r.time),
-        peak: round(r.peak),
-        motorRun: r.motorRun,
-        turnsLeft: round(r.turnsLeft),
-        launchRpm: round(r.launchOmega / RPM),
-        meanRpm: round(r.meanOmega / RPM),
-        touchedCeiling: r.touched,
-        end: r.end,
-        dethermalizer: r.dethermalizer,
-      },
-      remarks: r.remarks,
-      run: r.rows.map(rowShown),
-    };
-  }
+  if (doc) return rubberOf(doc, loading);
   const motor = {
     width: numberOf(values, 'width-mm', 0.1, 50) / 1000,
     thickness: numberOf(values, 'thickness-mm', 0.1, 10, 1.05) / 1000,

@@ -197,7 +197,7 @@ const rows: Record<string, [ms: number, note: string]> = {
     '31 angles, 24 strips a side at their sections’ lift, lattice reused',
   ],
   'layout report': [
-    median(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'tubes-8', warm), 5),
+    median(() => layoutReport(doc, ledger, 'tubes-8', warm), 5),
     'one state, lattice and sections reused',
   ],
   'operating point': [

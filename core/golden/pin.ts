@@ -76,7 +76,7 @@ export function pin(doc: DesignDocument, reports = true): Pinned {
   flatten(ledger.findings, 'findings', out);
   if (!reports) return out;
   for (const s of someStates(doc)) {
-    flatten(layoutReport(brief, design, calibration, ledger, s, cache), `layout ${s}`, out);
+    flatten(layoutReport({ brief, design, calibration }, ledger, s, cache), `layout ${s}`, out);
     flatten(powerReport(brief, design, calibration, ledger, s, cache), `power ${s}`, out);
   }
   return out;

@@ -59,7 +59,8 @@ describe('published propellers', () => {
       expect(Math.abs(powerCoefficient(c, 0, tip) / cp - 1)).toBeLessThan(0.12);
     },
   );
-  it.each(FLYING)('%s %s x %s at %s rpm, J %s: CT and CP within 12 %', (family, d, p, rpm, J, ct, cp) => {
+  it.each(FLYING)('%s %s x %s at %s rpm, J %s: CT and CP within 12 %', (...row) => {
+    const [family, d, p, rpm, J, ct, cp] = row;
     const c = curveAt(family, d, p, rpm),
       tip = tipOf(d, rpm);
     expect(Math.abs(thrustCoefficient(c, J, tip) / ct - 1)).toBeLessThan(0.12);

@@ -39,33 +39,17 @@ const rounded = (v: number, digits = 2) => Number(v.toFixed(digits)) + 0;
 const STEP = 0.2;
 const HEIGHT = 25;
 
-/**
- * @param laps how many laps are flown
- * @returns rows t, x east, y north, height, ground speed, volts, amps
- */
-export function logFlight(
+/** What the aircraft does in truth: the computation with the factors of this very airframe. */
+function figuresOf(
   doc: DesignDocument,
   loading: string,
-  laps: number,
-  seed: number,
-  truth: Truth = DEMO_TRUTH,
-): LoggedFlight {
-  if (powertrainOf(doc.design).unpowered)
-    throw new DomainError(
-      'out-of-range',
-      'the simulated logger flies powered laps; this design has no motor',
-    );
-  const course = courseOf(doc.brief);
-  if (!course)
-    throw new DomainError(
-      'out-of-range',
-      'the simulated logger flies laps; this brief has no mission of laps',
-    );
+  course: NonNullable<ReturnType<typeof courseOf>>,
+  truth: Truth,
+) {
   const prior = priorCalibration();
   const mean = prior.mean.map((m, i) => truth[FACTOR_IDS[i]!] ?? m);
   const ledger = assess(doc.brief, doc.design, { ...prior, mean });
   const at = (id: QuantityId) => entryOf(ledger, id, loading)!.value;
-  const noise = normalFrom(seed);
   const { site } = doc.brief;
   const V = at('lapSpeed'),
     volts = at('packVoltage');
@@ -79,12 +63,59 @@ export function logFlight(
   const turnAmps =
     (at('lapEnergy') / meanVolts - straightAmps * (lapSeconds - turnSeconds * course.turnsPerLap)) /
     Math.max(1e-6, turnSeconds * course.turnsPerLap);
+  return { at, V, volts, meanVolts, lapSeconds, turnSeconds, straightAmps, turnAmps };
+}
+
+/** The course of laps. @throws where nothing drives it round one */
+function lapsOf(doc: DesignDocument) {
+  if (powertrainOf(doc.design).unpowered)
+    throw new DomainError(
+      'out-of-range',
+      'the simulated logger flies powered laps; this design has no motor',
+    );
+  const course = courseOf(doc.brief);
+  if (!course)
+    throw new DomainError(
+      'out-of-range',
+      'the simulated logger flies laps; this brief has no mission of laps',
+    );
+  return course;
+}
+
+/** What loggers do: a dropped second on a straight, and one row twice. */
+function asLogged(rows: readonly LogRow[]): LogRow[] {
+  const gap = Math.floor(rows.length * 0.55);
+  const kept = [...rows.slice(0, gap), ...rows.slice(gap + 8)];
+  kept.splice(40, 0, kept[39]!);
+  return kept;
+}
+
+/**
+ * @param laps how many laps are flown
+ * @returns rows t, x east, y north, height, ground speed, volts, amps
+ */
+export function logFlight(
+  doc: DesignDocument,
+  loading: string,
+  laps: number,
+  seed: number,
+  truth: Truth = DEMO_TRUTH,
+): LoggedFlight {
+  const course = lapsOf(doc);
+  const { at, V, volts, meanVolts, lapSeconds, turnSeconds, straightAmps, turnAmps } = figuresOf(
+    doc,
+    loading,
+    course,
+    truth,
+  );
+  const { site } = doc.brief,
+    noise = normalFrom(seed);
   const rows: LogRow[] = [];
   let t = 0,
     x = 0,
     y = 0,
     h = 0,
-    heading = 0;
+    heading = Math.PI;
   const put = (speed: number, amps: number, v: number) =>
     rows.push([
       rounded(t),
@@ -104,8 +135,7 @@ export function logFlight(
     x = -0.5 * a * s * s;
     put(a * s, at('staticCurrent'), volts);
   }
-  const x0 = -run;
-  x = x0;
+  x = -run;
   const climbRate = Math.min(at('climbRate'), 0.6 * V);
   while (h < HEIGHT) {
     t += STEP;
@@ -113,7 +143,6 @@ export function logFlight(
     x -= (0.75 * V - site.wind) * STEP;
     put(0.75 * V - site.wind, at('staticCurrent'), volts);
   }
-  heading = Math.PI;
   const fly = (seconds: number, amps: number, turn: number) => {
     for (let s = 0; s < seconds - 1e-9; s += STEP) {
       const dt = Math.min(STEP, seconds - s);
@@ -144,11 +173,7 @@ export function logFlight(
     t += STEP;
     put(0, 0.5, volts + 1);
   }
-  // what loggers do: a dropped second on a straight, and one row twice
-  const gap = Math.floor(rows.length * 0.55);
-  const kept = [...rows.slice(0, gap), ...rows.slice(gap + 8)];
-  kept.splice(40, 0, kept[39]!);
-  return { rows: kept, truth: { groundRun: run, lapTime: lapSeconds, lapSpeed: V, laps } };
+  return { rows: asLogged(rows), truth: { groundRun: run, lapTime: lapSeconds, lapSpeed: V, laps } };
 }
 
 /** The log as the logger's CSV file. */

@@ -83,7 +83,7 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   explain: (j) => explainDifference(j.before, j.after, j.keys, cache),
   advise: (j) => adviseNext(j.document, j.ledger, j.notes),
   layout: (j) =>
-    layoutReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache, {
+    layoutReport(j.document, j.ledger, j.loading, cache, {
       stall: j.stall,
     }),
   layoutAdvice: (j) =>

@@ -160,7 +160,7 @@ export function parasiteAreas(
   );
 }
 
-/** The whole of it for one state. @param nodes airspeeds of the table [m/s], ascending */
+/** The whole of it for the plain aircraft. @param nodes airspeeds of the table [m/s], ascending */
 export function buildDragTable(
   design: Parameters<typeof parasiteItems>[0],
   aero: LinearAero,
@@ -168,13 +168,12 @@ export function buildDragTable(
   polars: ReadonlyMap<string, PolarSet>,
   air: Air,
   nodes: readonly number[],
-  state?: Pick<State, 'addedDrag' | 'towed'>,
 ): DragTable {
   return {
     profile: profileTable(aero.sol, polars, air, nodes),
     induced: inducedForm(aero.sol),
     trim: trimLine(aero, cgX),
-    parasite: parasiteAreas(design, air, nodes, state),
+    parasite: parasiteAreas(design, air, nodes),
     area: aero.sol.refArea,
   };
 }

@@ -35,149 +35,169 @@ function edgesOf(s: Surface): { lead: P3[]; trail: P3[] } {
   return { lead, trail };
 }
 
-export function threeViewLines(
-  design: Pick<Design, 'surfaces' | 'body' | 'pods' | 'power' | 'drives' | 'thrusters'>,
-): ViewLine[] {
+type Drawn = Pick<Design, 'surfaces' | 'body' | 'pods' | 'power' | 'drives' | 'thrusters'>;
+
+const VIEWS: readonly ViewName[] = ['plan', 'side', 'front'];
+
+export function threeViewLines(design: Drawn): ViewLine[] {
+  const { unpowered, propeller, rotors = [] } = powertrainOf(design);
+  return [
+    ...design.surfaces.flatMap(surfaceLines),
+    ...allBodies(design).flatMap(bodyLines),
+    ...(unpowered ? [] : propellerLines(propeller)),
+    ...rotors.flatMap(rotorLines),
+  ];
+}
+
+/** Outlines of a surface in every view, and the hinges of its controls. */
+function surfaceLines(s: Surface): ViewLine[] {
   const out: ViewLine[] = [];
-  const views: ViewName[] = ['plan', 'side', 'front'];
-  for (const s of design.surfaces) {
-    const { lead, trail } = edgesOf(s);
-    for (const side of isMirrored(s) ? [1, -1] : [1]) {
-      const flip = ([x, y, z]: P3): P3 => [x, side * y, z];
-      const loop = [...lead, ...[...trail].reverse()].map(flip);
-      for (const view of views) {
-        if (view === 'side' && side < 0) continue;
-        out.push({ view, part: s.id, kind: 'outline', closed: true, points: loop.map(PROJECT[view]) });
-      }
-      const end = s.stations[s.stations.length - 1].y;
-      for (const c of s.controls) {
-        const at = (eta: number, f: number): P3 => {
-          const st = stationAt(s, eta * end),
-            p = placeOf(s, st);
-          return flip([p.x + f * st.chord, p.y, p.z]);
-        };
-        const quad = [
-          at(c.from, 1),
-          at(c.from, 1 - c.chordFraction),
-          at(c.to, 1 - c.chordFraction),
-          at(c.to, 1),
-        ];
-        out.push({
-          view: s.role === 'fin' ? 'side' : 'plan',
-          part: s.id,
-          kind: 'hinge',
-          closed: false,
-          points: quad.map(PROJECT[s.role === 'fin' ? 'side' : 'plan']),
-        });
-      }
+  const { lead, trail } = edgesOf(s);
+  for (const side of isMirrored(s) ? [1, -1] : [1]) {
+    const flip = ([x, y, z]: P3): P3 => [x, side * y, z];
+    const loop = [...lead, ...[...trail].reverse()].map(flip);
+    for (const view of VIEWS) {
+      if (view === 'side' && side < 0) continue;
+      out.push({ view, part: s.id, kind: 'outline', closed: true, points: loop.map(PROJECT[view]) });
+    }
+    const end = s.stations[s.stations.length - 1].y;
+    for (const c of s.controls) {
+      const at = (eta: number, f: number): P3 => {
+        const st = stationAt(s, eta * end),
+          p = placeOf(s, st);
+        return flip([p.x + f * st.chord, p.y, p.z]);
+      };
+      const quad = [
+        at(c.from, 1),
+        at(c.from, 1 - c.chordFraction),
+        at(c.to, 1 - c.chordFraction),
+        at(c.to, 1),
+      ];
+      out.push({
+        view: s.role === 'fin' ? 'side' : 'plan',
+        part: s.id,
+        kind: 'hinge',
+        closed: false,
+        points: quad.map(PROJECT[s.role === 'fin' ? 'side' : 'plan']),
+      });
     }
   }
-  for (const b of allBodies(design)) {
-    for (const side of b.count === 2 ? [1, -1] : [1]) {
-      const y = side * b.y,
-        st = b.stations;
+  return out;
+}
+
+function bodyLines(b: ReturnType<typeof allBodies>[number]): ViewLine[] {
+  const out: ViewLine[] = [];
+  for (const side of b.count === 2 ? [1, -1] : [1]) {
+    const y = side * b.y,
+      st = b.stations;
+    out.push({
+      view: 'plan',
+      part: 'body',
+      kind: 'outline',
+      closed: true,
+      points: [
+        ...st.map((p): P3 => [p.x, y + p.width / 2, p.z]),
+        ...[...st].reverse().map((p): P3 => [p.x, y - p.width / 2, p.z]),
+      ].map(PROJECT.plan),
+    });
+    if (side > 0)
       out.push({
-        view: 'plan',
+        view: 'side',
         part: 'body',
         kind: 'outline',
         closed: true,
         points: [
-          ...st.map((p): P3 => [p.x, y + p.width / 2, p.z]),
-          ...[...st].reverse().map((p): P3 => [p.x, y - p.width / 2, p.z]),
-        ].map(PROJECT.plan),
+          ...st.map((p): P3 => [p.x, y, p.z + p.height / 2]),
+          ...[...st].reverse().map((p): P3 => [p.x, y, p.z - p.height / 2]),
+        ].map(PROJECT.side),
       });
-      if (side > 0)
-        out.push({
-          view: 'side',
-          part: 'body',
-          kind: 'outline',
-          closed: true,
-          points: [
-            ...st.map((p): P3 => [p.x, y, p.z + p.height / 2]),
-            ...[...st].reverse().map((p): P3 => [p.x, y, p.z - p.height / 2]),
-          ].map(PROJECT.side),
-        });
-      const big = st.reduce((a, p) => (p.width * p.height > a.width * a.height ? p : a));
-      out.push({
-        view: 'front',
-        part: 'body',
-        kind: 'outline',
-        closed: true,
-        points: circle(48, (c, s): P3 => [big.x, y + (big.width / 2) * c, big.z + (big.height / 2) * s]).map(
-          PROJECT.front,
-        ),
-      });
-    }
-  }
-  if (!powertrainOf(design).unpowered) {
-    const p = powertrainOf(design).propeller,
-      R = p.diameter / 2;
+    const big = st.reduce((a, p) => (p.width * p.height > a.width * a.height ? p : a));
     out.push({
       view: 'front',
-      part: 'propeller',
-      kind: 'disc',
+      part: 'body',
+      kind: 'outline',
       closed: true,
-      points: circle(60, (c, s): P3 => [p.x, R * c, p.z + R * s]).map(PROJECT.front),
-    });
-    out.push({
-      view: 'plan',
-      part: 'propeller',
-      kind: 'disc',
-      closed: false,
-      points: (
-        [
-          [p.x, R, p.z],
-          [p.x, -R, p.z],
-        ] as P3[]
-      ).map(PROJECT.plan),
-    });
-    out.push({
-      view: 'side',
-      part: 'propeller',
-      kind: 'disc',
-      closed: false,
-      points: (
-        [
-          [p.x, 0, p.z + R],
-          [p.x, 0, p.z - R],
-        ] as P3[]
-      ).map(PROJECT.side),
+      points: circle(48, (c, s): P3 => [big.x, y + (big.width / 2) * c, big.z + (big.height / 2) * s]).map(
+        PROJECT.front,
+      ),
     });
   }
-  for (const r of powertrainOf(design).rotors ?? []) {
-    const R = r.diameter / 2;
-    out.push({
-      view: 'plan',
-      part: r.id,
-      kind: 'disc',
-      closed: true,
-      points: circle(48, (c, s): P3 => [r.x + R * c, r.y + R * s, r.z]).map(PROJECT.plan),
-    });
-    out.push({
-      view: 'side',
-      part: r.id,
-      kind: 'disc',
-      closed: false,
-      points: (
-        [
-          [r.x - R, r.y, r.z],
-          [r.x + R, r.y, r.z],
-        ] as P3[]
-      ).map(PROJECT.side),
-    });
-    out.push({
-      view: 'front',
-      part: r.id,
-      kind: 'disc',
-      closed: false,
-      points: (
-        [
-          [r.x, r.y - R, r.z],
-          [r.x, r.y + R, r.z],
-        ] as P3[]
-      ).map(PROJECT.front),
-    });
-  }
+  return out;
+}
+
+/** The disc of a propeller: round from the front, a line in the other views. */
+function propellerLines(p: ReturnType<typeof powertrainOf>['propeller']): ViewLine[] {
+  const out: ViewLine[] = [];
+  const R = p.diameter / 2;
+  out.push({
+    view: 'front',
+    part: 'propeller',
+    kind: 'disc',
+    closed: true,
+    points: circle(60, (c, s): P3 => [p.x, R * c, p.z + R * s]).map(PROJECT.front),
+  });
+  out.push({
+    view: 'plan',
+    part: 'propeller',
+    kind: 'disc',
+    closed: false,
+    points: (
+      [
+        [p.x, R, p.z],
+        [p.x, -R, p.z],
+      ] as P3[]
+    ).map(PROJECT.plan),
+  });
+  out.push({
+    view: 'side',
+    part: 'propeller',
+    kind: 'disc',
+    closed: false,
+    points: (
+      [
+        [p.x, 0, p.z + R],
+        [p.x, 0, p.z - R],
+      ] as P3[]
+    ).map(PROJECT.side),
+  });
+  return out;
+}
+
+/** The disc of a lift rotor: round from above. */
+function rotorLines(r: NonNullable<ReturnType<typeof powertrainOf>['rotors']>[number]): ViewLine[] {
+  const out: ViewLine[] = [];
+  const R = r.diameter / 2;
+  out.push({
+    view: 'plan',
+    part: r.id,
+    kind: 'disc',
+    closed: true,
+    points: circle(48, (c, s): P3 => [r.x + R * c, r.y + R * s, r.z]).map(PROJECT.plan),
+  });
+  out.push({
+    view: 'side',
+    part: r.id,
+    kind: 'disc',
+    closed: false,
+    points: (
+      [
+        [r.x - R, r.y, r.z],
+        [r.x + R, r.y, r.z],
+      ] as P3[]
+    ).map(PROJECT.side),
+  });
+  out.push({
+    view: 'front',
+    part: r.id,
+    kind: 'disc',
+    closed: false,
+    points: (
+      [
+        [r.x, r.y - R, r.z],
+        [r.x, r.y + R, r.z],
+      ] as P3[]
+    ).map(PROJECT.front),
+  });
   return out;
 }
 

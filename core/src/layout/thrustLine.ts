@@ -27,13 +27,19 @@ export function thrustMoment(
   return { offset, cm: (-thrust * Math.cos(down) * offset) / (q * area * chord) };
 }
 
+/** What the moment of thrust is held against. */
+interface Held {
+  /** dynamic pressure [Pa] */ readonly q: number;
+  /** reference area [m2] */ readonly area: number;
+  /** mean chord [m] */ readonly chord: number;
+  readonly cg: { readonly x: number; readonly z: number };
+}
+
+/** @param thrust [N] */
 export function thrustLine(
   design: Design,
   thrust: number,
-  q: number,
-  area: number,
-  chord: number,
-  cg: { x: number; z: number },
+  { q, area, chord, cg }: Held,
   d: Derivatives,
 ): ThrustLine | null {
   if (powertrainOf(design).unpowered) return null;

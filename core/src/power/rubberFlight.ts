@@ -105,6 +105,16 @@ function rotationAt(i: RubberFlightInput, torque: number, speed: number, guess: 
   return root.status === 'no-bracket' ? guess : root.x;
 }
 
+/** How fast it turned: at launch, in the mean of the motor's run, in the middle of the flight. @param used turns [-] */
+function paceOf(rows: readonly RubberRow[], time: number, used: number, motorRun: number) {
+  const middle = rows.filter((r) => r.time > 0.25 * time && r.time < 0.75 * time);
+  return {
+    launchOmega: rows[0]?.omega ?? 0,
+    meanOmega: time > 0 ? (2 * Math.PI * used) / motorRun : 0,
+    cruiseOmega: middle.length ? middle.reduce((s, r) => s + r.omega, 0) / middle.length : 0,
+  };
+}
+
 export function rubberFlight(i: RubberFlightInput): RubberFlight {
   const m = rubberMotor(i.motor),
     W = i.mass * i.gravity,
@@ -122,23 +132,17 @@ export function rubberFlight(i: RubberFlightInput): RubberFlight {
     peakTime = 0,
     touched: number | null = null,
     out: number | null = null;
-  const finish = (end: RubberFlight['end']): RubberFlight => {
-    const used = m.launchTurns - turns,
-      middle = rows.filter((r) => r.time > 0.25 * time && r.time < 0.75 * time);
-    return {
-      rows,
-      time,
-      peak,
-      peakTime,
-      turnsLeft: turns,
-      motorRun: out,
-      launchOmega: rows[0]?.omega ?? 0,
-      meanOmega: time > 0 ? (2 * Math.PI * used) / (out ?? time) : 0,
-      cruiseOmega: middle.length ? middle.reduce((s, r) => s + r.omega, 0) / middle.length : 0,
-      touched,
-      end,
-    };
-  };
+  const finish = (end: RubberFlight['end']): RubberFlight => ({
+    ...paceOf(rows, time, m.launchTurns - turns, out ?? time),
+    rows,
+    time,
+    peak,
+    peakTime,
+    turnsLeft: turns,
+    motorRun: out,
+    touched,
+    end,
+  });
   // short steps in the burst, longer ones in the cruise
   while (time < LONGEST) {
     const dt = time < 20 ? 0.5 : time < 60 ? 1 : 2;
@@ -206,14 +210,31 @@ export interface RubberTrial {
   turnsLeft: number;
 }
 
+const NONE_OFF = 'Let off no turns: the ceiling allows it';
+
+type Tried = RubberData & { flare: number; pitch: number };
+type Fly = (motor: RubberData, pitch: number, flare: number) => RubberFlight;
+
+/** Turns to let off so that it just stays below the ceiling, in fives; none where it does so wound full. */
+function turnsOff(r: Tried, woundTurns: number, ceiling: number, fly: Fly): number {
+  const aim = 0.94 * ceiling;
+  const peakAt = (off: number) => fly({ ...r, backedOff: off }, r.pitch, r.flare).peak;
+  if (!(peakAt(0) > aim)) return 0;
+  let lo = 0,
+    hi = 0.6 * woundTurns;
+  for (let k = 0; k < 9; k++) {
+    const mid = 0.5 * (lo + hi);
+    if (peakAt(mid) > aim) lo = mid;
+    else hi = mid;
+  }
+  return Math.max(5, Math.round(hi / 5) * 5);
+}
+
 /**
  * What a builder would try next, each flown on paper: turns let off for the ceiling, a longer motor, more pitch, more flare.
  * @param fly the same aircraft with another motor, pitch and flare; the mass follows the motor
  */
-export function rubberTrials(
-  r: RubberData & { flare: number; pitch: number; ceiling: number | null },
-  fly: (motor: RubberData, pitch: number, flare: number) => RubberFlight,
-): RubberTrial[] {
+export function rubberTrials(r: Tried & { ceiling: number | null }, fly: Fly): RubberTrial[] {
   const trial = (
     id: string,
     label: string,
@@ -236,34 +257,18 @@ export function rubberTrials(
   };
   const m = rubberMotor(r),
     out: RubberTrial[] = [];
-  if (r.ceiling !== null) {
-    const aim = 0.94 * r.ceiling;
-    let lo = 0,
-      hi = 0.6 * m.woundTurns;
-    const peakAt = (off: number) => fly({ ...r, backedOff: off }, r.pitch, r.flare).peak;
-    if (peakAt(0) > aim) {
-      for (let k = 0; k < 9; k++) {
-        const mid = 0.5 * (lo + hi);
-        if (peakAt(mid) > aim) lo = mid;
-        else hi = mid;
-      }
-      const off = Math.round(hi / 5) * 5;
-      out.push(
-        trial(
-          'back-off',
-          `Wind to ${(r.wound * 100).toFixed(0)} %, let off ${off} turns`,
-          [{ path: 'backedOff', value: off }],
-          { ...r, backedOff: off },
-        ),
-      );
-    } else if (r.backedOff > 0)
-      out.push(
-        trial('no-back-off', 'Let off no turns: the ceiling allows it', [{ path: 'backedOff', value: 0 }], {
-          ...r,
-          backedOff: 0,
-        }),
-      );
-  }
+  const off = r.ceiling === null ? null : turnsOff(r, m.woundTurns, r.ceiling, fly);
+  if (off !== null && off > 0)
+    out.push(
+      trial(
+        'back-off',
+        `Wind to ${(r.wound * 100).toFixed(0)} %, let off ${off} turns`,
+        [{ path: 'backedOff', value: off }],
+        { ...r, backedOff: off },
+      ),
+    );
+  if (off === 0 && r.backedOff > 0)
+    out.push(trial('no-back-off', NONE_OFF, [{ path: 'backedOff', value: 0 }], { ...r, backedOff: 0 }));
   const longer = Math.round(r.length * 1.1 * 1000) / 1000;
   out.push(
     trial(

@@ -100,6 +100,48 @@ function product(op: string, a: Built, b: Built): string | null {
   return '?';
 }
 
+/** Two values, or one with its sign. */
+function operated(op: string, parts: Built[], warnings: string[]): Built {
+  if (parts.length === 1 && (op === '-' || op === '+')) {
+    const s = op === '-' ? -1 : 1;
+    return { run: (v) => s * parts[0].run(v), dim: parts[0].dim };
+  }
+  const f = Object.hasOwn(BINARY, op) ? BINARY[op] : undefined;
+  if (!f || parts.length !== 2) throw new FormulaError(`“${op}” cannot be used here.`, op);
+  const [a, b] = parts;
+  const dim =
+    op === '+' || op === '-'
+      ? unite(op, parts, warnings)
+      : op === '*' || op === '/'
+        ? product(op, a, b)
+        : op === '^'
+          ? a.dim === null || a.dim === '1'
+            ? a.dim
+            : '?'
+          : (unite(op, parts, warnings), '1');
+  return { run: (v) => f(a.run(v), b.run(v)), dim };
+}
+
+/** @param args built only where the function is known: its own fault is told before theirs */
+function called(name: string, args: () => Built[], warnings: string[]): Built {
+  const f = Object.hasOwn(FUNCTIONS, name) ? FUNCTIONS[name] : undefined;
+  if (!f)
+    throw new FormulaError(
+      `“${name}” is not a function known here; there are ${Object.keys(FUNCTIONS).join(', ')}.`,
+      name,
+    );
+  const parts = args();
+  if (parts.length < f.least || parts.length > f.most)
+    throw new FormulaError(
+      `“${name}” takes ${f.least === f.most ? f.least : `${f.least} or more`} value${f.most === 1 ? '' : 's'}.`,
+      name,
+    );
+  return {
+    run: (v) => f.fn(...parts.map((p) => p.run(v))),
+    dim: f.same ? unite(name, parts, warnings) : '1',
+  };
+}
+
 /** Walks the library's syntax tree; anything not named here is refused. */
 function build(node: MathNode, names: NameTable, used: Set<string>, warnings: string[]): Built {
   const sub = (n: MathNode) => build(n, names, used, warnings);
@@ -137,28 +179,8 @@ function build(node: MathNode, names: NameTable, used: Set<string>, warnings: st
       const kind = names[name];
       return { run: (v) => v[name], dim: kind === null ? '1' : UNITS[KINDS[kind].metric].dim };
     }
-    case 'OperatorNode': {
-      const parts = n.args!.map(sub);
-      if (parts.length === 1 && (n.op === '-' || n.op === '+')) {
-        const s = n.op === '-' ? -1 : 1;
-        return { run: (v) => s * parts[0].run(v), dim: parts[0].dim };
-      }
-      const op = n.op === '*' && parts.length === 2 ? '*' : n.op!;
-      const f = Object.hasOwn(BINARY, op) ? BINARY[op] : undefined;
-      if (!f || parts.length !== 2) throw new FormulaError(`“${op}” cannot be used here.`, op);
-      const [a, b] = parts;
-      const dim =
-        op === '+' || op === '-'
-          ? unite(op, parts, warnings)
-          : op === '*' || op === '/'
-            ? product(op, a, b)
-            : op === '^'
-              ? a.dim === null || a.dim === '1'
-                ? a.dim
-                : '?'
-              : (unite(op, parts, warnings), '1');
-      return { run: (v) => f(a.run(v), b.run(v)), dim };
-    }
+    case 'OperatorNode':
+      return operated(n.op ?? '', n.args!.map(sub), warnings);
     case 'RelationalNode': {
       const parts = n.params!.map(sub);
       const ops: Record<string, string> = {
@@ -180,25 +202,8 @@ function build(node: MathNode, names: NameTable, used: Set<string>, warnings: st
       const [c, t, f] = [sub(n.condition!), sub(n.trueExpr!), sub(n.falseExpr!)];
       return { run: (v) => (c.run(v) !== 0 ? t.run(v) : f.run(v)), dim: unite('? :', [t, f], warnings) };
     }
-    case 'FunctionNode': {
-      const name = n.fn?.name ?? '';
-      const f = Object.hasOwn(FUNCTIONS, name) ? FUNCTIONS[name] : undefined;
-      if (!f)
-        throw new FormulaError(
-          `“${name}” is not a function known here; there are ${Object.keys(FUNCTIONS).join(', ')}.`,
-          name,
-        );
-      const parts = n.args!.map(sub);
-      if (parts.length < f.least || parts.length > f.most)
-        throw new FormulaError(
-          `“${name}” takes ${f.least === f.most ? f.least : `${f.least} or more`} value${f.most === 1 ? '' : 's'}.`,
-          name,
-        );
-      return {
-        run: (v) => f.fn(...parts.map((p) => p.run(v))),
-        dim: f.same ? unite(name, parts, warnings) : '1',
-      };
-    }
+    case 'FunctionNode':
+      return called(n.fn?.name ?? '', () => n.args!.map(sub), warnings);
     default:
       throw new FormulaError(
         'That cannot be used in a score; use numbers, names, + - * / ^, comparisons, ? : and functions.',

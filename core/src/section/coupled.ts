@@ -40,6 +40,8 @@ class PointSolver {
   private readonly pt: Float64Array;
   private readonly rhs: Float64Array;
   private readonly dStag: Float64Array;
+  /** linear rows of momentum's first equation and of a node's own, N long */ private readonly rowFirst: Float64Array;
+  private readonly rowOwn: Float64Array;
   private readonly interval: IntervalDerivatives;
   private flips = 0;
   private missStag = 0;
@@ -70,6 +72,8 @@ class PointSolver {
     this.pt = make();
     this.rhs = make();
     this.dStag = make();
+    this.rowFirst = make();
+    this.rowOwn = make();
     this.headRow = make();
     this.g = new Int8Array(N).fill(1);
     const c = Math.cos(alpha),
@@ -338,10 +342,9 @@ class PointSolver {
   ): void {
     const { N, work } = this.prep;
     const { E, Pc, Pt, matrix } = work;
-    const { pc, pt, rhs, dStag, headRow, s, miss } = this;
+    const { pc, pt, dStag, headRow, s, miss } = this;
     const { P, Q, a, b, xd, base: rBase } = this.interval;
-    const V0 = new Float64Array(N),
-      V1 = new Float64Array(N);
+    const { rowFirst: V0, rowOwn: V1 } = this;
     let held = -1;
     for (let j = first; j < nodes.length; j++) {
       const i = nodes[j],
@@ -398,27 +401,40 @@ class PointSolver {
       const c0 = row(0, V0, 0),
         c1 = row(own, V1, 0),
         c2 = row(left, matrix, i * N);
-      const b0 = 4 * own,
-        bl = 4 * left;
-      const det = b[0] * b[b0 + 1] - b[1] * b[b0];
-      const i00 = b[b0 + 1] / det,
-        i01 = -b[1] / det,
-        i10 = -b[b0] / det,
-        i11 = b[0] / det;
-      const ri = i * N,
-        e0 = b[bl],
-        e1 = b[bl + 1];
-      for (let q = 0; q < N; q++) {
-        const dc = -(i00 * V0[q] + i01 * V1[q]),
-          dt = -(i10 * V0[q] + i11 * V1[q]);
-        Pc[ri + q] = dc;
-        Pt[ri + q] = dt;
-        matrix[ri + q] += e0 * dc + e1 * dt;
-      }
-      pc[i] = -(i00 * c0 + i01 * c1);
-      pt[i] = -(i10 * c0 + i11 * c1);
-      rhs[i] = -(c2 + e0 * pc[i] + e1 * pt[i]);
+      this.close(i, own, c0, c1, c2);
     }
+  }
+
+  /**
+   * Takes c and theta of node i from momentum and its own equation, and puts them into the one that is left.
+   * @param own 1 momentum, 2 energy; their rows stand in `rowFirst` and `rowOwn` @param c0, c1, c2 right sides
+   */
+  private close(i: number, own: number, c0: number, c1: number, c2: number): void {
+    const { N, work } = this.prep;
+    const { Pc, Pt, matrix } = work;
+    const { pc, pt, rhs, rowFirst: V0, rowOwn: V1 } = this;
+    const { b } = this.interval,
+      left = 3 - own;
+    const b0 = 4 * own,
+      bl = 4 * left;
+    const det = b[0] * b[b0 + 1] - b[1] * b[b0];
+    const i00 = b[b0 + 1] / det,
+      i01 = -b[1] / det,
+      i10 = -b[b0] / det,
+      i11 = b[0] / det;
+    const ri = i * N,
+      e0 = b[bl],
+      e1 = b[bl + 1];
+    for (let q = 0; q < N; q++) {
+      const dc = -(i00 * V0[q] + i01 * V1[q]),
+        dt = -(i10 * V0[q] + i11 * V1[q]);
+      Pc[ri + q] = dc;
+      Pt[ri + q] = dt;
+      matrix[ri + q] += e0 * dc + e1 * dt;
+    }
+    pc[i] = -(i00 * c0 + i01 * c1);
+    pt[i] = -(i10 * c0 + i11 * c1);
+    rhs[i] = -(c2 + e0 * pc[i] + e1 * pt[i]);
   }
 
   private joinWake(): void {
@@ -561,9 +577,16 @@ class PointSolver {
   }
 }
 
+/** Where a point is begun from. */
+export interface Start {
+  /** a neighbouring point, or null */ readonly from: FlowState | null;
+  /** the one before that */ readonly before?: FlowState | null;
+  /** steps of Newton at most */ readonly limit?: number;
+}
+
 /**
  * One point.
- * @param alpha [rad] @param from a neighbouring point to start from, or null; @param before the one before that
+ * @param alpha [rad]
  * @returns the state, `converged` false when Newton did not settle within `limit` steps
  */
 export function solveFlow(
@@ -571,9 +594,7 @@ export function solveFlow(
   re: number,
   opt: FlowOptions,
   alpha: number,
-  from: FlowState | null,
-  before: FlowState | null = null,
-  limit = 36,
+  { from, before = null, limit = 36 }: Start,
 ): FlowState {
   let s: FlowState | null = null,
     spent = 0;

@@ -168,28 +168,18 @@ function wakeDistances(first: number, length: number, count: number): Float64Arr
 }
 
 /**
- * The wake: one chord of the streamline from the trailing edge at angle alpha, its speeds and its influence.
- * @param contourPerMass d gamma_i / d M_j of the contour nodes, n rows of n
+ * Points of the wake: it leaves along the bisector of the edge, then follows the streamline.
+ * @param arc distances along it [chord] @returns x, y of each
  */
-export function wakeFlow(
-  basis: InviscidBasis,
-  alpha: number,
-  contourPerMass: Float64Array,
-  panels: number,
-): WakeFlow {
-  const { xy } = basis.contour;
-  const n = xy.length / 2,
-    nw = panels + 1,
-    N = n + nw;
+function wakeLine(basis: InviscidBasis, gamma: Float64Array, alpha: number, arc: Float64Array): Float64Array {
+  const { xy } = basis.contour,
+    n = xy.length / 2,
+    nw = arc.length;
   const c = Math.cos(alpha),
     s = Math.sin(alpha);
-  const gamma = new Float64Array(n);
-  for (let i = 0; i < n; i++) gamma[i] = c * basis.at0[i] + s * basis.at90[i];
-  const arc = wakeDistances(0.5 * (basis.arc[1] + basis.arc[n - 1] - basis.arc[n - 2]), 1, nw);
   const wxy = new Float64Array(2 * nw);
   wxy[0] = 0.5 * (xy[0] + xy[2 * n - 2]);
   wxy[1] = 0.5 * (xy[1] + xy[2 * n - 1]);
-  // leaves along the bisector of the edge, then follows the streamline
   let bx = xy[0] - xy[2] + xy[2 * n - 2] - xy[2 * n - 4],
     by = xy[1] - xy[3] + xy[2 * n - 1] - xy[2 * n - 3];
   const bl = Math.hypot(bx, by);
@@ -214,7 +204,15 @@ export function wakeFlow(
     wxy[2 * i] = wxy[2 * i - 2] + h * dir[0];
     wxy[2 * i + 1] = wxy[2 * i - 1] + h * dir[1];
   }
-  // response of the contour to wake sources
+  return wxy;
+}
+
+/** Response of the contour's vorticity to sources of the wake: n rows of its points. */
+function contourPerWake(basis: InviscidBasis, wxy: Float64Array, arc: Float64Array): Float64Array {
+  const { xy } = basis.contour,
+    n = xy.length / 2,
+    nw = arc.length,
+    panels = nw - 1;
   const perPanel = new Float64Array(panels * n),
     b = new Float64Array(n + 1),
     at = insideEdge(xy),
@@ -245,6 +243,30 @@ export function wakeFlow(
       onContour[i * nw + p + 1] += perPanel[p * n + i] / h;
     }
   }
+  return onContour;
+}
+
+/**
+ * The wake: one chord of the streamline from the trailing edge at angle alpha, its speeds and its influence.
+ * @param contourPerMass d gamma_i / d M_j of the contour nodes, n rows of n
+ */
+export function wakeFlow(
+  basis: InviscidBasis,
+  alpha: number,
+  contourPerMass: Float64Array,
+  panels: number,
+): WakeFlow {
+  const { xy } = basis.contour;
+  const n = xy.length / 2,
+    nw = panels + 1,
+    N = n + nw;
+  const c = Math.cos(alpha),
+    s = Math.sin(alpha);
+  const gamma = new Float64Array(n);
+  for (let i = 0; i < n; i++) gamma[i] = c * basis.at0[i] + s * basis.at90[i];
+  const arc = wakeDistances(0.5 * (basis.arc[1] + basis.arc[n - 1] - basis.arc[n - 2]), 1, nw);
+  const wxy = wakeLine(basis, gamma, alpha, arc),
+    onContour = contourPerWake(basis, wxy, arc);
   const speed = new Float64Array(nw),
     response = new Float64Array(nw * N);
   speed[0] = gamma[0];

@@ -87,14 +87,8 @@ class Walker {
   }
 
   private solve(alpha: number, afresh = false): FlowState | null {
-    const s = solveFlow(
-      this.prep,
-      this.re,
-      this.opt,
-      alpha,
-      afresh ? null : this.good,
-      afresh ? null : this.before,
-    );
+    const start = afresh ? { from: null } : { from: this.good, before: this.before };
+    const s = solveFlow(this.prep, this.re, this.opt, alpha, start);
     if (!s.converged) return null;
     const p = pointOf(this.prep, s, this.re);
     // a settled point that jumps out of the section's possibilities is no solution
@@ -256,16 +250,16 @@ const LOWEST = -12 * DEG,
   HIGHEST = 22 * DEG,
   SHOWN_TO = 24 * DEG;
 
+/** What is told of a walk while it goes on. */
+interface Told {
+  /** angles that did not settle [rad] */ readonly missed: number[];
+  readonly hooks: SweepHooks;
+  /** points settled so far */ readonly count: { done: number };
+}
+
 /** Walks one way until lift has clearly fallen, or the end of the range. */
-function walkOut(
-  walker: Walker,
-  re: number,
-  from: number,
-  step: number,
-  missed: number[],
-  hooks: SweepHooks,
-  count: { done: number },
-): FlowPoint[] {
+function walkOut(walker: Walker, re: number, from: number, step: number, told: Told): FlowPoint[] {
+  const { missed, hooks, count } = told;
   const out: FlowPoint[] = [];
   const sign = Math.sign(step);
   let alpha = from,
@@ -310,9 +304,9 @@ export function polarOfPrepared(
   const begun = walker.begin(Math.round(angleOfLift(prep.basis, 0.5) / options.step) * options.step);
   if (!begun) return nothing(reynolds);
   const middle = pointOf(prep, begun.state, reynolds);
-  const up = walkOut(walker, reynolds, begun.state.alpha, options.step, missed, hooks, count);
+  const up = walkOut(walker, reynolds, begun.state.alpha, options.step, { missed, hooks, count });
   walker.from(begun);
-  const down = walkOut(walker, reynolds, begun.state.alpha, -options.step, missed, hooks, count);
+  const down = walkOut(walker, reynolds, begun.state.alpha, -options.step, { missed, hooks, count });
   const free = [...down.reverse(), middle, ...up];
   const { points: raw, up: nose } = cutAtNose(free, down.length, prep.basis, reynolds);
   const top = peak(raw, 1),

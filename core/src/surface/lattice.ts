@@ -8,7 +8,7 @@
  */
 import { DomainError } from '../numeric';
 import type { Contour } from '../section';
-import type { Design } from '../design';
+import type { Design, Surface } from '../design';
 import { boundWash, normalWash, solver, turnedWake, type BoundWash } from './influence';
 import { gridOf, type Panel, type Strip } from './panels';
 import { referencePlanform } from './planform';
@@ -72,6 +72,42 @@ function whenAsked<K extends string>(make: Readonly<Record<K, () => Float64Array
   return out as Record<K, Float64Array>;
 }
 
+/** Panels that have one like them on the other side come first. */
+function pairsFirst(all: readonly Panel[]): { panels: Panel[]; pairs: number } {
+  const mirrored = all.filter((p) => p.mirrored);
+  return { panels: [...mirrored, ...all.filter((p) => !p.mirrored)], pairs: mirrored.length };
+}
+
+/** The surface that is turned whole for want of an elevator (-1 where none is), and which way nose-up turns it. */
+function stabiliserOf(surfaces: readonly Surface[], elevators: Mix): { stabiliser: number; lead: 1 | -1 } {
+  const stabiliser =
+    elevators.size === 0 ? surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
+  return { stabiliser, lead: stabiliser >= 0 && surfaces[stabiliser].role === 'canard' ? -1 : 1 };
+}
+
+/** Strengths of a flow by strip, and the lift coefficient that they come to. */
+function liftOf(model: LatticeModel, strips: number, g: Float64Array, area: number) {
+  const { panels, pairs } = model;
+  let cl = 0;
+  for (let i = 0; i < pairs; i++) cl += (4 * g[i] * (panels[i].yb - panels[i].ya)) / area;
+  return { strip: stripSums(model, strips, g), cl };
+}
+
+/** Every symmetric flow with its wake turned, made when it is first asked for. */
+function turnedFlows(
+  symmetric: LatticeModel['symmetric'],
+  turned: (g: Float64Array) => Float64Array,
+): LatticeModel['turned'] {
+  return whenAsked({
+    shape: () => turned(symmetric.shape),
+    alpha: () => turned(symmetric.alpha),
+    q: () => turned(symmetric.q),
+    elevator: () => turned(symmetric.elevator),
+    flap: () => turned(symmetric.flap),
+    droop: () => turned(symmetric.droop),
+  });
+}
+
 /**
  * Solves the lattice of a design.
  * @param refine multiplies strips and rows (1 for work, 2 or 3 for convergence checks)
@@ -85,9 +121,7 @@ export function solveLattice(
   ground: number | null = null,
 ): LatticeSolution {
   const grid = gridOf(design.surfaces, contours, refine);
-  const panels = [...grid.panels.filter((p) => p.mirrored), ...grid.panels.filter((p) => !p.mirrored)];
-  const pairs =
-    panels.findIndex((p) => !p.mirrored) < 0 ? panels.length : panels.findIndex((p) => !p.mirrored);
+  const { panels, pairs } = pairsFirst(grid.panels);
   const { strips } = grid;
   const main = design.surfaces.find((s) => s.role === 'wing');
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
@@ -103,9 +137,7 @@ export function solveLattice(
     flapMix = symmetricMix(design.surfaces, 'flap');
   const aileronMix = antisymmetricMix(design.surfaces, 'aileron'),
     rudderMix = antisymmetricMix(design.surfaces, 'rudder');
-  const stabiliser =
-    elevatorMix.size === 0 ? design.surfaces.findIndex((s) => s.role === 'tail' || s.role === 'canard') : -1;
-  const lead = stabiliser >= 0 && design.surfaces[stabiliser].role === 'canard' ? -1 : 1;
+  const { stabiliser, lead } = stabiliserOf(design.surfaces, elevatorMix);
   const sym = (f: (p: Panel) => number) =>
     solveSymmetric(Float64Array.from({ length: pairs }, (_, i) => f(panels[i])));
   const anti = (f: (p: Panel) => number) => solveAntisymmetric(Float64Array.from(panels, f));
@@ -118,7 +150,6 @@ export function solveLattice(
     // both ailerons down together: what a differential adds to a stroke
     droop: sym((p) => hinged(p, aileronMix)),
   };
-  const turnedOf = (g: Float64Array) => solveAntisymmetric(turnedWake(panels, pairs, g));
   const model: LatticeModel = {
     panels,
     pairs,
@@ -128,14 +159,7 @@ export function solveLattice(
     solveSymmetric,
     solveAntisymmetric,
     symmetric,
-    turned: whenAsked({
-      shape: () => turnedOf(symmetric.shape),
-      alpha: () => turnedOf(symmetric.alpha),
-      q: () => turnedOf(symmetric.q),
-      elevator: () => turnedOf(symmetric.elevator),
-      flap: () => turnedOf(symmetric.flap),
-      droop: () => turnedOf(symmetric.droop),
-    }),
+    turned: turnedFlows(symmetric, (g) => solveAntisymmetric(turnedWake(panels, pairs, g))),
     antisymmetric: whenAsked({
       beta: () => anti((p) => -p.ny),
       p: () => anti((p) => p.yc * p.nz - p.zc * p.ny),
@@ -145,13 +169,9 @@ export function solveLattice(
       rudder: () => anti((p) => (p.ny > 0 ? -1 : 1) * hinged(p, rudderMix)),
     }),
   };
-  const sums = (['shape', 'alpha', 'elevator'] as const).map((k) => {
-    const g = symmetric[k];
-    let cl = 0;
-    for (let i = 0; i < pairs; i++) cl += (4 * g[i] * (panels[i].yb - panels[i].ya)) / wing.area;
-    return { strip: stripSums(model, strips.length, g), cl };
-  });
-  const [s0, sa, se] = sums;
+  const [s0, sa, se] = (['shape', 'alpha', 'elevator'] as const).map((k) =>
+    liftOf(model, strips.length, symmetric[k], wing.area),
+  );
   const place = new Map(design.surfaces.map((s, i) => [s.id, i]));
   return {
     strips,
@@ -163,11 +183,7 @@ export function solveLattice(
     shape: s0.strip,
     alpha: sa.strip,
     elevator: se.strip,
-    coefficients: {
-      cl0: s0.cl,
-      clAlpha: sa.cl,
-      clElevator: se.cl,
-    },
+    coefficients: { cl0: s0.cl, clAlpha: sa.cl, clElevator: se.cl },
     pitchControl: elevatorMix.size > 0 ? 'control' : stabiliser >= 0 ? 'incidence' : 'none',
     wake: trefftz(
       strips,

@@ -99,6 +99,27 @@ export function reduceLog(raw: readonly LogRow[], loading: string): Reduced {
     out.remarks.push('The log never shows the aircraft in the air.');
     return out;
   }
+  reduceRoll(rows, lift, out, add);
+  const air = rows.slice(lift);
+  reduceClimb(air, add);
+  const laps = findLaps(air.filter((r) => r[3] > LAP_HEIGHT));
+  out.laps = laps.map((l) => l.to - l.from);
+  const good = trimLaps(laps);
+  if (good.length < laps.length)
+    out.remarks.push(
+      `${laps.length - good.length} of ${laps.length} laps differ by more than a quarter from the middle one and were left out.`,
+    );
+  if (good.length) reduceLaps(rows, good, out, add);
+  else out.remarks.push('No full lap was found.');
+  return out;
+}
+
+type Add = (quantity: string, value: number, sigma: number, from: string) => void;
+
+/** Height above which it flies laps [m]. */
+const LAP_HEIGHT = 6;
+
+function reduceRoll(rows: readonly LogRow[], lift: number, out: Reduced, add: Add): void {
   const roll = rows.slice(0, lift + 1);
   const moving = roll.findIndex((r) => r[6] > MOTOR_ON && r[4] > 0.3);
   if (moving >= 0 && lift - moving >= 3) {
@@ -111,8 +132,9 @@ export function reduceLog(raw: readonly LogRow[], loading: string): Reduced {
       'log: first movement to leaving the ground, GPS to 0.8 m',
     );
   } else out.remarks.push('The take-off is not in the log; no ground run.');
-  const air = rows.slice(lift);
-  const fast = air.filter((r) => r[3] > 3);
+}
+
+function reduceClimb(air: readonly LogRow[], add: Add): void {
   const climb = air.filter((r) => r[0] < air[0][0] + 12);
   const top = climb.findIndex((r) => r[3] > 10);
   if (top > 5)
@@ -122,51 +144,46 @@ export function reduceLog(raw: readonly LogRow[], loading: string): Reduced {
       0.35,
       'log: first ten metres of height',
     );
-  const laps = findLaps(fast.filter((r) => r[3] > 6));
-  out.laps = laps.map((l) => l.to - l.from);
-  const good = trimLaps(laps);
-  if (good.length < laps.length)
-    out.remarks.push(
-      `${laps.length - good.length} of ${laps.length} laps differ by more than a quarter from the middle one and were left out.`,
+}
+
+type Laps = readonly { readonly from: number; readonly to: number }[];
+
+function reduceLaps(rows: readonly LogRow[], good: Laps, out: Reduced, add: Add): void {
+  const times = good.map((l) => l.to - l.from);
+  add(
+    'lapTime',
+    mean(times),
+    Math.max(0.3, times.length > 1 ? sd(times) / Math.sqrt(times.length) : 0.03 * times[0]),
+    `log: ${times.length} laps`,
+  );
+  const energy = good.map((l) => integrate(rows, (r) => r[5] * r[6], l.from, l.to));
+  add(
+    'lapEnergy',
+    mean(energy),
+    Math.max(0.03 * mean(energy), energy.length > 1 ? sd(energy) / Math.sqrt(energy.length) : 0),
+    'log: volts times amps over the laps, sensor 3 %',
+  );
+  const window = rows.filter((r) => r[0] >= good[0].from && r[0] <= good[good.length - 1].to);
+  const velocities = window
+    .slice(2)
+    .map(
+      (r, i) =>
+        [
+          (r[1] - window[i][1]) / (r[0] - window[i][0]),
+          (r[2] - window[i][2]) / (r[0] - window[i][0]),
+        ] as const,
     );
-  if (good.length) {
-    const times = good.map((l) => l.to - l.from);
+  const wind = fitWind(velocities);
+  if (wind) {
+    out.airspeed = wind.airspeed;
+    out.wind = { speed: Math.hypot(wind.east, wind.north), toEast: wind.east, toNorth: wind.north };
     add(
-      'lapTime',
-      mean(times),
-      Math.max(0.3, times.length > 1 ? sd(times) / Math.sqrt(times.length) : 0.03 * times[0]),
-      `log: ${times.length} laps`,
+      'lapSpeed',
+      wind.airspeed,
+      Math.max(0.25, wind.residual / 3),
+      'log: circle through the ground velocities',
     );
-    const energy = good.map((l) => integrate(rows, (r) => r[5] * r[6], l.from, l.to));
-    add(
-      'lapEnergy',
-      mean(energy),
-      Math.max(0.03 * mean(energy), energy.length > 1 ? sd(energy) / Math.sqrt(energy.length) : 0),
-      'log: volts times amps over the laps, sensor 3 %',
-    );
-    const window = rows.filter((r) => r[0] >= good[0].from && r[0] <= good[good.length - 1].to);
-    const velocities = window
-      .slice(2)
-      .map(
-        (r, i) =>
-          [
-            (r[1] - window[i][1]) / (r[0] - window[i][0]),
-            (r[2] - window[i][2]) / (r[0] - window[i][0]),
-          ] as const,
-      );
-    const wind = fitWind(velocities);
-    if (wind) {
-      out.airspeed = wind.airspeed;
-      out.wind = { speed: Math.hypot(wind.east, wind.north), toEast: wind.east, toNorth: wind.north };
-      add(
-        'lapSpeed',
-        wind.airspeed,
-        Math.max(0.25, wind.residual / 3),
-        'log: circle through the ground velocities',
-      );
-    }
-  } else out.remarks.push('No full lap was found.');
-  return out;
+  }
 }
 
 /** Laps within a quarter of the median time. */

@@ -26,7 +26,7 @@ function report(
     ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   return {
     ledger,
-    r: layoutReport(doc.brief, doc.design, doc.calibration, ledger, loading, cache, { stall }),
+    r: layoutReport(doc, ledger, loading, cache, { stall }),
     cache,
   };
 }
@@ -79,7 +79,7 @@ describe('one neutral point and what was learnt', () => {
     const damping = (d: DesignDocument) => {
       const cache: StepCache = new StepCache(),
         ledger = assess(d.brief, d.design, d.calibration, cache);
-      return layoutReport(d.brief, d.design, d.calibration, ledger, 'cruise-full', cache, {
+      return layoutReport(d, ledger, 'cruise-full', cache, {
         speed: 16,
       }).modes.find((m) => m.name === 'phugoid')!.damping!;
     };
@@ -164,9 +164,7 @@ describe('advice and growth', () => {
     const doc = bitternDocument(),
       cache: StepCache = new StepCache(),
       ledger = assess(doc.brief, doc.design, doc.calibration, cache);
-    expect(() => layoutReport(doc.brief, doc.design, doc.calibration, ledger, 'nowhere', cache)).toThrow(
-      /nowhere/,
-    );
+    expect(() => layoutReport(doc, ledger, 'nowhere', cache)).toThrow(/nowhere/);
   });
 });
 

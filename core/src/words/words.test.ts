@@ -25,7 +25,7 @@ function heard(doc: DesignDocument): AnySaid[] {
   return saidIn([
     ledger,
     design.states.map((l) => [
-      layoutReport(brief, design, calibration, ledger, l.id, cache),
+      layoutReport({ brief, design, calibration }, ledger, l.id, cache),
       powerReport(brief, design, calibration, ledger, l.id, cache),
     ]),
   ]);

@@ -69,17 +69,18 @@ function usePlaces(): SpotlightActionData[] {
       label: `Look at state: ${l.name}`,
       onClick: () => store.getState().setLoading(l.id),
     })),
-    ...TERMS.map((t) => ({
-      id: `term-${t.id}`,
-      label: t.short ? `What is ${t.short}? ${t.name}` : `What is it? ${t.name}`,
-      description: t.says,
-      onClick: () => store.getState().setTerm(t.id),
-    })),
     ...quantityOptions.map((q) => ({
       id: `why-${q.value}`,
       label: q.label,
       description: 'Why this number',
       onClick: () => store.getState().setWhy({ id: q.value, state: store.getState().loading }),
+    })),
+    // numbers by that name come first
+    ...TERMS.map((t) => ({
+      id: `term-${t.id}`,
+      label: t.short ? `What is ${t.short}? ${t.name}` : `What is it? ${t.name}`,
+      description: t.says,
+      onClick: () => store.getState().setTerm(t.id),
     })),
   ];
 }

@@ -15,7 +15,8 @@ export function Glossed({ text }: { text: string }) {
 
 function Abbreviation({ term }: { term: Term }) {
   return (
-    <HoverCard width={230} openDelay={250} withinPortal shadow="sm">
+    // an abbreviation is no button: what it opens is not announced as a dialog of its own
+    <HoverCard width={230} openDelay={250} withinPortal withRoles={false} shadow="sm">
       <HoverCard.Target>
         <abbr className="gloss">{term.short}</abbr>
       </HoverCard.Target>

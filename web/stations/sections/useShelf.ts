@@ -38,6 +38,55 @@ export function outlineOf(section: Candidate['section']): { outline: Contour } |
 
 type Which = 'atStall' | 'atWork' | 'built';
 
+type Specs = Record<Which, PolarSpec>;
+
+/** The three polars that a section is judged by. */
+function specsOf(
+  { section }: Candidate,
+  atStall: number,
+  atWork: number,
+  { thickness, camber, nose, edge }: SectionChoice['errors'],
+): Specs {
+  return {
+    atStall: { section, reynolds: atStall },
+    atWork: { section, reynolds: atWork },
+    built: {
+      section,
+      reynolds: atWork,
+      errors: { thickness, camber: -camber, nose: -nose, edge },
+    },
+  };
+}
+
+/** A polar, a sentence where it could not be had, nothing while it is computed. */
+type Found = Polar | string | undefined;
+
+function shelfRow(
+  candidate: Candidate,
+  found: (which: Which) => Found,
+  lift: number,
+  sparAt: number,
+): ShelfRow {
+  const drawn = outlineOf(candidate.section),
+    outline = 'outline' in drawn ? drawn.outline : null;
+  const polar = (which: Which) => {
+    const p = found(which);
+    return p && typeof p !== 'string' && p.points.length > 0 ? p : undefined;
+  };
+  const atStall = polar('atStall'),
+    atWork = polar('atWork'),
+    built = polar('built');
+  const merits =
+    outline && atStall && atWork ? meritsOf(outline, atStall, atWork, built ?? null, lift, sparAt) : null;
+  const problem = 'problem' in drawn ? drawn.problem : problemOf(found('atWork'));
+  return { candidate, outline, problem, atStall, atWork, built, merits };
+}
+
+function problemOf(told: Found): string | null {
+  if (typeof told === 'string') return told;
+  return told && told.points.length === 0 ? (told.warnings[0] ?? 'no point of it settled') : null;
+}
+
 export function useShelf(
   candidates: readonly Candidate[],
   work: SectionWork,
@@ -51,21 +100,7 @@ export function useShelf(
   const { errors } = choice;
 
   const specs = useMemo(
-    () =>
-      candidates.map((c): Record<Which, PolarSpec> => ({
-        atStall: { section: c.section, reynolds: work.atStall },
-        atWork: { section: c.section, reynolds: work.atWork },
-        built: {
-          section: c.section,
-          reynolds: work.atWork,
-          errors: {
-            thickness: errors.thickness,
-            camber: -errors.camber,
-            nose: -errors.nose,
-            edge: errors.edge,
-          },
-        },
-      })),
+    () => candidates.map((c) => specsOf(c, work.atStall, work.atWork, errors)),
     [candidates, work.atStall, work.atWork, errors],
   );
   const wanted = useMemo(() => specs.flatMap((s) => [s.atWork, s.atStall, s.built]), [specs]);
@@ -112,37 +147,9 @@ export function useShelf(
 
   const rows = useMemo(
     () =>
-      candidates.map((candidate, i): ShelfRow => {
-        const o = outlineOf(candidate.section);
-        const read = (w: Which) => {
-          const p = found.get(specKey(specs[i]![w]));
-          return p && typeof p !== 'string' && p.points.length > 0 ? p : undefined;
-        };
-        const told = found.get(specKey(specs[i]!.atWork));
-        const outline = 'outline' in o ? o.outline : null;
-        const problem =
-          'problem' in o
-            ? o.problem
-            : typeof told === 'string'
-              ? told
-              : told && told.points.length === 0
-                ? (told.warnings[0] ?? 'no point of it settled')
-                : null;
-        const atStall = read('atStall'),
-          atWork = read('atWork'),
-          built = read('built');
-        return {
-          candidate,
-          outline,
-          problem,
-          atStall,
-          atWork,
-          built,
-          merits:
-            outline && atStall && atWork
-              ? meritsOf(outline, atStall, atWork, built ?? null, choice.lift, sparAt)
-              : null,
-        };
+      candidates.map((candidate, i) => {
+        const read = (w: Which) => found.get(specKey(specs[i]![w]));
+        return shelfRow(candidate, read, choice.lift, sparAt);
       }),
     [candidates, specs, found, choice.lift, sparAt],
   );

@@ -69,7 +69,7 @@ export function balancePart(s: Scene): CgPart {
     schools: schoolsOf(design, aero, Array.from(most)),
     first: firstFlight(design, limits, state.x),
     controls: controlLoads(design, qFast, trim.alpha, G0),
-    thrust: thrustLine(design, pull, s.q, wing.area, wing.mac, cg, derivatives),
+    thrust: thrustLine(design, pull, { q: s.q, area: wing.area, chord: wing.mac, cg }, derivatives),
   };
 }
 

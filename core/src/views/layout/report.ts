@@ -5,7 +5,7 @@
  */
 import { type Said } from '../../words';
 import { G0 } from '../../air';
-import { type Brief, type Calibration, type Design } from '../../design';
+import { type DesignDocument } from '../../design';
 import { type HandlingLine, type Mode } from '../../flight';
 import {
   type ControlLoad,
@@ -89,9 +89,7 @@ export interface LayoutReport {
  * @throws DomainError when the ledger stopped, or the state is unknown
  */
 export function layoutReport(
-  brief: Brief,
-  design: Design,
-  calibration: Calibration,
+  { brief, design, calibration }: Pick<DesignDocument, 'brief' | 'design' | 'calibration'>,
   ledger: Ledger,
   stateId: string,
   cache: StepCache,
