@@ -57,6 +57,8 @@ export function OrderedRows({ ids, onOrder, children }: Props) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
+      // a row taken up near the edge of the window would drift on by itself under the keys
+      autoScroll={false}
       onDragEnd={ended}
       accessibility={{ announcements: said(ids), ...BESIDE_THE_TABLE }}
     >
