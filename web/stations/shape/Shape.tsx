@@ -1,7 +1,6 @@
 'use client';
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { StationFindings } from '../../parts/Findings';
 import { useLayout, type StallKind } from '../../parts/layout/useLayout';
 import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -57,7 +56,6 @@ export function Shape() {
         {part === 'models' && <References />}
         {part === 'limits' && <Pieces pieces={report?.pieces ?? null} />}
         <SurfaceEditor id={part} />
-        <StationFindings of="shape" />
       </div>
       <ShapeViews {...{ report, trouble, part, stall, setStall }} />
       <div className="stack">

@@ -4,6 +4,7 @@ import { NativeSelect, SegmentedControl } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { LayoutReport } from '@skiametra/core/views';
+import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
 import { PlanStall } from '../../parts/layout/plan/PlanStall';
 import type { StallKind } from '../../parts/layout/useLayout';
@@ -41,6 +42,7 @@ export function ShapeViews({ report, trouble, part, stall, setStall }: Props) {
   const [view, setView] = useTab(['plan', 'views', 'three']);
   return (
     <div className="stack gap8">
+      <StationFindings of="shape" />
       <div className="line gap8 mid wraps">
         <SegmentedControl value={view} onChange={setView} data={VIEWS} aria-label="View" />
         {view === 'plan' && (
