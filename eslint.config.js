@@ -99,6 +99,11 @@ export default tseslint.config(
   },
   { files: ['web/**/*.tsx'], ...a11y.flatConfigs.recommended },
   {
+    // what scrolls must be reached by the keys that scroll it
+    files: ['web/**/*.tsx'],
+    rules: { 'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region'], tags: [] }] },
+  },
+  {
     files: ['web/**/*.tsx', 'web/**/*.ts'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },

@@ -83,7 +83,13 @@ export function ThreeColumns() {
           <MarkLegend />
         </span>
       </h2>
-      <div className="scrollx high430 scrolls">
+      <div
+        className="scrollx high430 scrolls"
+        // scrolled by keys too
+        tabIndex={0}
+        role="region"
+        aria-label="Asked, predicted, measured: all rows"
+      >
         <table
           className="sheet fixed small"
 
