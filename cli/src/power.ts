@@ -19,6 +19,7 @@ import {
   thinned,
   type Drive,
   type OperatingPoint,
+  type RubberFlight,
   liftDrive,
 } from '@skiametra/core/power';
 import { UsageError } from './usage';
@@ -279,17 +280,7 @@ function rubberOf(doc: DesignDocument, loading: string | null): object {
   return {
     state,
     ...shown(r.motor),
-    flight: {
-      time: round(r.time),
-      peak: round(r.peak),
-      motorRun: r.motorRun,
-      turnsLeft: round(r.turnsLeft),
-      launchRpm: round(r.launchOmega / RPM),
-      meanRpm: round(r.meanOmega / RPM),
-      touchedCeiling: r.touched,
-      end: r.end,
-      dethermalizer: r.dethermalizer,
-    },
+    flight: { ...flightShown(r), dethermalizer: r.dethermalizer },
     remarks: r.remarks,
     run: r.rows.map(rowShown),
   };
@@ -343,19 +334,27 @@ export function rubberCommand(doc: DesignDocument | null, loading: string | null
   });
   return {
     ...shown(m),
-    flight: {
-      time: round(f.time),
-      peak: round(f.peak),
-      motorRun: f.motorRun,
-      turnsLeft: round(f.turnsLeft),
-      launchRpm: round(f.launchOmega / RPM),
-      meanRpm: round(f.meanOmega / RPM),
-      touchedCeiling: f.touched,
-      end: f.end,
-    },
+    flight: flightShown(f),
     run: thinned(f).map(rowShown),
   };
 }
+
+/** A flight on rubber in the numbers that are asked of it. */
+const flightShown = (
+  f: Pick<
+    RubberFlight,
+    'time' | 'peak' | 'motorRun' | 'turnsLeft' | 'launchOmega' | 'meanOmega' | 'touched'
+  > & { end: string },
+) => ({
+  time: round(f.time),
+  peak: round(f.peak),
+  motorRun: f.motorRun,
+  turnsLeft: round(f.turnsLeft),
+  launchRpm: round(f.launchOmega / RPM),
+  meanRpm: round(f.meanOmega / RPM),
+  touchedCeiling: f.touched,
+  end: f.end,
+});
 
 const shown = (m: Omit<ReturnType<typeof rubberMotor>, 'torqueAt'>) => ({
   motor: Object.fromEntries(Object.entries(m).map(([k, v]) => [k, round(v)])),

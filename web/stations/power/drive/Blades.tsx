@@ -1,7 +1,7 @@
 'use client';
 /** Blades in detail: pitch by radius, coefficients of a table. */
 import { Button, FileButton } from '@mantine/core';
-import { parseCoefficientCsv } from '@skiametra/formats';
+import { MAX_DAT_BYTES, parseCoefficientCsv } from '@skiametra/formats';
 import { useState } from 'react';
 import { DocTable } from '../../../parts/table';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -67,8 +67,8 @@ export function TableOfBlades() {
   const [error, setError] = useState<string | null>(null);
   const open = (f: File | null) => {
     if (!f) return;
-    if (f.size > 200_000) {
-      setError(`${f.name} is larger than 0.2 MB; nothing was taken.`);
+    if (f.size > MAX_DAT_BYTES) {
+      setError(`${f.name} is larger than ${MAX_DAT_BYTES / 1000} kB; nothing was taken.`);
       return;
     }
     void f.text().then((t) => {
