@@ -21,6 +21,8 @@ import { warmPolars } from './polarCache';
 import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
 import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './power';
 import { SECTION_OPTIONS, sectionCommand } from './section';
+import { SPAR_OPTIONS, sparCommand } from './spar';
+import { structureCommand } from './structure';
 import { projectText } from './projectText';
 import { UsageError } from './usage';
 
@@ -47,6 +49,15 @@ skia log FILE [--state NAME] [--laps N] [--seed N]
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DEG] [--inviscid [--cp]]
              [--amplification 9] [--trip-top X] [--trip-bottom X]
                                          lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
+skia structure FILE [--case NAME] [--state NAME]
+                                         load cases, margins along the wing, what fails first, what the members weigh
+skia spar --shape tube|rod|box|channel|i|strip|caps --height-mm H [--width-mm B] [--wall-mm T] [--cap-mm C --web-mm W]
+          [--flat] [--tip-height-mm … for every size] [--web-e-gpa E] [--web-shear-mpa S] --e-gpa E --strength-mpa S
+          [--e-around-gpa E] [--g-gpa G] [--compression-mpa S] [--shear-mpa S] [--held-mm D] [--density RHO]
+          --length-m L --load-n F [--distribution elliptic|uniform|tip] [--steps FILE]
+                                         one cantilever, load upward; margin is times the load; a strip that nothing
+                                         holds (--held-mm 0 holds it all along) may turn over sideways; FILE is a list
+                                         of {"from-m": 0.5, and what changes there in the names of the options}
 skia help                                this text
 `;
 
@@ -96,10 +107,11 @@ function ledgerJson(ledger: Ledger, loading: string | null): object {
     stopped: ledger.stopped,
     quantities: ledger.entries
       .filter((e) => keep(e.state))
-      .map(({ id, state, part, value, sigma, kind, method, inputs, warnings }) => ({
+      .map(({ id, state, part, case: of, value, sigma, kind, method, inputs, warnings }) => ({
         id,
         state,
         ...(part === undefined ? {} : { part }),
+        ...(of === undefined ? {} : { case: of }),
         value,
         sigma,
         kind,
@@ -147,6 +159,8 @@ function parsed(args: string[]) {
       ...SECTION_OPTIONS,
       ...LAYOUT_OPTIONS,
       ...POWER_OPTIONS,
+      ...SPAR_OPTIONS,
+      case: { type: 'string' },
       port: { type: 'string' },
       state: { type: 'string' },
       loading: { type: 'string' },
@@ -203,6 +217,14 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   propeller({ operand, values, json }) {
     noOperand(operand, 'sizes are options.');
     json(propellerCommand(values));
+  },
+  async spar({ operand, values, json }) {
+    noOperand(operand, 'sizes are options.');
+    json(await sparCommand(values));
+  },
+  async structure(asked) {
+    const { doc, state } = await opened('structure', asked);
+    asked.json(structureCommand(doc, state, asked.values.case));
   },
   stand: ({ values, out, until }) => stand(values.port, out, until),
   async power(asked) {

@@ -62,7 +62,6 @@ const written = (p: Pinned): string => {
 
 const OF_SCHEMA_4: Record<string, () => DesignDocument> = {
   bittern: bitternDocument,
-  bitterncanard: bitternCanardDocument,
   bitternsolar: bitternSolarDocument,
   crane: craneDocument,
   gnat: gnatDocument,
@@ -70,10 +69,18 @@ const OF_SCHEMA_4: Record<string, () => DesignDocument> = {
   wafer: waferDocument,
 };
 
+/** What bears the demos has been drawn anew since. */
+function unborne({ design, ...doc }: DesignDocument): object {
+  const { structure: _, ...rest } = design;
+  return { ...doc, design: rest };
+}
+
 describe('documents stored by earlier versions', () => {
   for (const [name, make] of Object.entries(OF_SCHEMA_4))
-    it(`${name} of schema 4 is the present one`, () => expect(upgraded(`${name}-4`)).toEqual(make()));
-  for (const name of ['crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'])
+    it(`${name} of schema 4 is the present one but for its members`, () =>
+      expect(unborne(upgraded(`${name}-4`))).toEqual(unborne(make())));
+  // the canard is balanced anew when it is made, by masses as they are placed now
+  for (const name of ['bitterncanard-4', 'crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'])
     it(`${name} can be read`, () => expect(upgraded(name).schemaVersion).toBe(SCHEMA_VERSION));
 });
 

@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { airAt, G0 } from '../src/air';
 import { bitternDocument, starterDocument } from '../src/demo';
-import { getPath, mergeThreeWay, setPath } from '../src/design';
+import { getPath, mergeThreeWay, setPath, type Member, type MemberShape, type TipSizes } from '../src/design';
 import { outsideDragArea, plateFriction, towedLine } from '../src/drag';
 import { climbAt, glide, groundRun, stallSpeed, type PointModel } from '../src/flight';
 import { loadedState, massState, solveBalance, changesOf } from '../src/mass';
@@ -23,7 +23,7 @@ import {
 import { gaugeArea, joinPacks, openCircuit, packOf, rubberMotor, wireResistance } from '../src/power';
 import { compileFormula } from '../src/score';
 import { camberAt, contourFacts, naca4, thicknessAt } from '../src/section';
-import { sparCurve, sparSection } from '../src/structure';
+import { materialNamed, memberSection, solveCantilever, type Distribution } from '../src/structure';
 import { planformOf, referencePlanform } from '../src/surface';
 import { formatForEditing, KINDS, parseQuantity, UNIT_SYSTEMS, type KindName } from '../src/units';
 
@@ -330,24 +330,90 @@ describe('power', () => {
     ));
 });
 
+/** A member of one shape, alone. */
+const memberOf = (shape: MemberShape, tip?: TipSizes): Member => ({
+  id: 'm',
+  name: 'M',
+  surface: 'wing',
+  chordPlace: 0.3,
+  shape,
+  ...(tip ? { tip } : {}),
+});
+const alone = (
+  shape: MemberShape,
+  length: number,
+  load: number,
+  more: { tip?: TipSizes; intervals?: number; distribution?: Distribution } = {},
+) =>
+  solveCantilever({
+    member: memberOf(shape, more.tip),
+    named: materialNamed,
+    length,
+    load,
+    distribution: more.distribution ?? 'elliptic',
+    ...(more.intervals ? { intervals: more.intervals } : {}),
+  })!;
+const tubeOf = (outer: number, wall: number): MemberShape => ({
+  kind: 'tube',
+  outer,
+  wall,
+  material: 'carbon-tube',
+});
+
 describe('structure', () => {
-  it('root moment goes with the load carried; relief by the wing’s own mass never adds to it', () =>
-    law<[number, number, number]>(60, [num(0.3, 2), num(0.5, 8), num(0, 0.4)], (half, mass, share) => {
-      const chords = { eta: [0, 1], chord: [1, 0.7] },
-        at = (m: number, w: number) => sparCurve(half, m, w, chords, 20).rootMoment;
-      expect(at(2 * mass, 0) / at(mass, 0)).toBeCloseTo(2, 9);
-      expect(at(mass, share * mass)).toBeLessThanOrEqual(at(mass, 0) + 1e-12);
-      // elliptic lift: half the weight at 4/(3 pi) of the half span
-      expect(at(mass, 0) / ((mass * G0 * half * 4) / (6 * Math.PI))).toBeCloseTo(1, 2);
+  it('everything a load does grows with it, and it fails at so much less', () =>
+    law<[number, number]>(60, [num(0.3, 2), num(5, 80)], (length, load) => {
+      const one = alone(tubeOf(0.012, 0.001), length, load),
+        two = alone(tubeOf(0.012, 0.001), length, 2 * load);
+      expect(two.moment[0] / one.moment[0]).toBeCloseTo(2, 9);
+      expect(two.deflection.at(-1)! / one.deflection.at(-1)!).toBeCloseTo(2, 9);
+      expect(one.first!.factor / two.first!.factor).toBeCloseTo(2, 9);
+    }));
+  it('a load moved outward never helps the root: tip, even and elliptic in this order', () =>
+    law<[number]>(40, [num(0.3, 2)], (length) => {
+      const root = (distribution: Distribution) =>
+        alone(tubeOf(0.012, 0.001), length, 20, { distribution }).moment[0];
+      expect(root('tip')).toBeGreaterThan(root('uniform'));
+      expect(root('uniform')).toBeGreaterThan(root('elliptic'));
+    }));
+  it('turned upside down a member stands the same downward as upward before', () =>
+    law<[number, number, number]>(60, [num(0.008, 0.03), num(0.006, 0.02), num(0.05, 0.25)], (h, w, t) => {
+      const shape: MemberShape = {
+        kind: 'channel',
+        height: h,
+        width: w,
+        cap: t * w,
+        web: t * h,
+        material: 'alu-6061',
+        lies: true,
+      };
+      const s = memberSection(shape, materialNamed, null)!;
+      // the open edge is the further one: pressed or pulled it gives way first
+      expect(Math.min(...s.up.map((c) => c.at))).toBeLessThan(Infinity);
+      const upright = memberSection({ ...shape, lies: false }, materialNamed, null)!;
+      expect(upright.up[0]!.at).toBeCloseTo(upright.down[0]!.at, 9);
     }));
   it('a thicker tube is stiffer, stronger and heavier', () =>
     law<[number, number]>(60, [num(0.006, 0.03), num(0.05, 0.35)], (outer, share) => {
-      const tube = (wall: number) => sparSection({ kind: 'tube', outer, wall, material: 'carbon-tube' });
+      const tube = (wall: number) => memberSection(tubeOf(outer, wall), materialNamed, null)!;
       const thin = tube(share * outer),
         thick = tube(share * outer * 1.2);
-      expect(thick.stiffness).toBeGreaterThan(thin.stiffness);
-      expect(thick.momentUp).toBeGreaterThan(thin.momentUp);
+      expect(thick.EI).toBeGreaterThan(thin.EI);
+      expect(Math.min(...thick.up.map((c) => c.at))).toBeGreaterThan(Math.min(...thin.up.map((c) => c.at)));
       expect(thick.perLength).toBeGreaterThan(thin.perLength);
+    }));
+  it('the load factor at failure goes smoothly with every size', () =>
+    law<[number, number]>(80, [num(0.006, 0.03), num(0.02, 0.4)], (outer, share) => {
+      const at = (d: number) => alone(tubeOf(d, share * outer), 0.8, 20).first!.factor;
+      expect(Math.abs(at(outer * 1.0001) / at(outer) - 1)).toBeLessThan(0.001);
+    }));
+  it('twice the places move nothing by half a per cent, tapered as well', () =>
+    law<[number, number]>(40, [num(0.4, 1), num(0.3, 2)], (taper, length) => {
+      const at = (intervals: number) =>
+        alone(tubeOf(0.014, 0.001), length, 20, { tip: { outer: 0.014 * taper }, intervals });
+      const [few, many] = [at(24), at(48)];
+      expect(Math.abs(few.deflection.at(-1)! / many.deflection.at(-1)! - 1)).toBeLessThan(0.005);
+      expect(Math.abs(few.first!.factor / many.first!.factor - 1)).toBeLessThan(0.005);
     }));
 });
 

@@ -8,6 +8,7 @@ import './globals.css';
 import './styles/frame.css';
 import './styles/marks.css';
 import './styles/picture.css';
+import './styles/structure.css';
 import './styles/strip.css';
 import './styles/table.css';
 import './styles/words.css';

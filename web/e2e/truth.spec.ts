@@ -31,8 +31,8 @@ test('another spar, six cells and no motor are weighed', async ({ page }) => {
   const base = await newProject(page, 'Weighing', 'bittern');
   const mass = () => stripNumber(page, 'mass@tubes-8');
   const was = await mass();
-  await page.goto(`${base}/structure`);
-  await type(page, 'Outer diameter', '16');
+  await page.goto(`${base}/structure?tab=members`);
+  await type(page, 'Diameter, at its root', '16');
   await expect.poll(mass, { timeout: 15_000 }).toBeGreaterThan(was + 0.02);
   const thicker = await mass();
   await page.goto(`${base}/power`);
@@ -45,12 +45,12 @@ test('another spar, six cells and no motor are weighed', async ({ page }) => {
 
 test('what is typed and not left yet outlives a reload', async ({ page }) => {
   const base = await newProject(page, 'Half typed', 'plain');
-  await page.goto(`${base}/structure`);
+  await page.goto(`${base}/structure?tab=members`);
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
-  await page.getByLabel('Outer diameter').fill('14.5');
+  await page.getByLabel('Diameter, at its root').fill('14.5');
   // no Enter, no Tab: the page goes
   await page.reload();
-  await expect(page.getByLabel('Outer diameter')).toHaveValue('14.5', { timeout: 20_000 });
+  await expect(page.getByLabel('Diameter, at its root')).toHaveValue('14.5', { timeout: 20_000 });
   await saved(page);
 });
 
@@ -102,12 +102,12 @@ test('thrown by hand it asks for no strip; the card’s list is made of what is 
 
 test('fields take what builders write, and ask once what a comma means', async ({ page }) => {
   const base = await newProject(page, 'Typing', 'plain');
-  await page.goto(`${base}/structure`);
+  await page.goto(`${base}/structure?tab=members`);
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
-  await type(page, 'Outer diameter', '5/8 in');
-  await expect(page.getByLabel('Outer diameter')).toHaveValue('15.875');
-  await type(page, 'Wall', '40 thou');
-  await expect(page.getByLabel('Wall')).toHaveValue('1.016');
+  await type(page, 'Diameter, at its root', '5/8 in');
+  await expect(page.getByLabel('Diameter, at its root')).toHaveValue('15.875');
+  await type(page, 'Wall, at its root', '40 thou');
+  await expect(page.getByLabel('Wall, at its root')).toHaveValue('1.016');
   await page.goto(`${base}/brief`);
   await type(page, 'Time window', '8:30');
   await expect(page.getByLabel('Time window')).toHaveValue('510');

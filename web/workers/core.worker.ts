@@ -14,6 +14,8 @@ import {
   layoutReport,
   powerReport,
   rubberAdvice,
+  soldReport,
+  structureReport,
   tryChanges,
 } from '@skiametra/core/views';
 import {
@@ -92,6 +94,9 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   template: (j) => LAYOUT_TEMPLATES.find((t) => t.id === j.id)!.make(j.design),
   power: (j) =>
     powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
+  structure: (j) =>
+    structureReport(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+  sold: (j) => soldReport(j.document, j.member, j.kind, cache),
   fitSwap: (j) =>
     fitSwap(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.swap, cache),
   rubberAdvice: (j) =>

@@ -279,3 +279,10 @@ export async function reportLayout(
 ): Promise<Answers['layout']> {
   return live.ask<'layout'>({ task: 'layout', ...job });
 }
+
+/** What the wing of one state bears, by the worker that has just assessed it. */
+export async function reportStructure(
+  job: Omit<Extract<Job, { task: 'structure' }>, 'task'>,
+): Promise<Answers['structure']> {
+  return live.ask<'structure'>({ task: 'structure', ...job });
+}

@@ -5,6 +5,8 @@ import type {
   LayoutAdvice,
   LayoutReport,
   PowerReport,
+  SoldReport,
+  StructureReport,
   SwapEffect,
   Trial,
 } from '@skiametra/core/views';
@@ -20,6 +22,7 @@ import type {
 import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
 import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
+import type { SoldKind } from '@skiametra/core/structure';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
 export type Job =
@@ -63,6 +66,10 @@ export type Job =
   | { task: 'template'; design: Design; id: string }
   /** the drive of one state */
   | { task: 'power'; document: DesignDocument; ledger: Ledger; loading: string }
+  /** what the wing bears in one state; null where nothing is drawn */
+  | { task: 'structure'; document: DesignDocument; loading: string }
+  /** members that are sold, for the place of one of the wing's */
+  | { task: 'sold'; document: DesignDocument; member: string; kind: SoldKind }
   | { task: 'fitSwap'; document: DesignDocument; ledger: Ledger; swap: Swap }
   | { task: 'rubberAdvice'; document: DesignDocument; loading: string }
   /** a run of combinations of parts */
@@ -98,6 +105,8 @@ export interface Answers {
   growth: GrowthReport;
   template: Design;
   power: PowerReport;
+  structure: StructureReport | null;
+  sold: SoldReport | null;
   fitSwap: SwapEffect;
   rubberAdvice: RubberTrial[];
   match: MatchSlice;

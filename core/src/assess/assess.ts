@@ -46,16 +46,19 @@ const namesOf = (id: QuantityId, best: string | null) =>
 const NO_SPREAD = say('no-spread', {});
 
 /** A number of a ledger before its spread is known. */
-type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'value' | 'warnings' | 'names'> & { key: string };
+type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'case' | 'value' | 'warnings' | 'names'> & {
+  key: string;
+};
 
 /** Everything that a task comes to, scores after what the steps gave. */
 function toldBy(task: Task, score: ScoreResult): Told[] {
   const { run, cells, values } = task;
   const read: Told[] = [];
-  eachOf(run, cells, ({ key, id, state }, result) => {
+  eachOf(run, cells, ({ key, id, state, case: of }, result) => {
     const value = values[key];
-    if (value !== undefined)
-      read.push({ key, id, state, value, warnings: READ[id].remarks(result, run.source) });
+    if (value === undefined) return;
+    const warnings = READ[id].remarks(result, run.source);
+    read.push({ key, id, state, ...(of === undefined ? {} : { case: of }), value, warnings });
   });
   const scores = Object.entries(score.values).flatMap(([key, value]): Told[] => {
     const ref = readRef(key);

@@ -12,8 +12,17 @@ beforeAll(() => {
   ledger = assess(doc.brief, doc.design, doc.calibration, cache);
 });
 const refsOf = (l: Ledger): QuantityRef[] =>
-  l.entries.flatMap(({ id, state, part }) =>
-    id === 'stripChance' ? [] : [{ id, ...(state === 'all' ? {} : { state }), ...(part ? { part } : {}) }],
+  l.entries.flatMap(({ id, state, part, case: of }) =>
+    id === 'stripChance'
+      ? []
+      : [
+          {
+            id,
+            ...(state === 'all' ? {} : { state }),
+            ...(part ? { part } : {}),
+            ...(of ? { case: of } : {}),
+          },
+        ],
   );
 
 describe('evaluate', () => {
@@ -64,7 +73,16 @@ describe('what is run again', () => {
     const steps = ran(setPath(doc, 'design.flight.lapThrottle', 0.61));
     expect(steps).toContain('work speed');
     expect(steps).toContain('laps');
-    for (const s of ['lattice', 'lift', 'drag table', 'airframe', 'balance', 'take-off', 'spar load'])
+    for (const s of [
+      'lattice',
+      'lift',
+      'drag table',
+      'airframe',
+      'balance',
+      'take-off',
+      'load cases',
+      'structure',
+    ])
       expect(steps).not.toContain(s);
   });
   it('for the strength of the spar: what it breaks at', () => {

@@ -24,7 +24,7 @@ export function evaluate(
   for (const ref of wanted) {
     if (!isRead(ref.id)) continue;
     const state = QUANTITIES[ref.id].scope === 'all' ? 'all' : (ref.state ?? design.states[0].id);
-    const value = readCell(run, { id: ref.id, state });
+    const value = readCell(run, { id: ref.id, state, ...(ref.case ? { case: ref.case } : {}) });
     if (value !== undefined) out[refText(ref)] = value;
   }
   if (wanted.every((r) => isRead(r.id))) return out;

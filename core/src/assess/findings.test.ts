@@ -106,7 +106,7 @@ describe('strength', () => {
   });
   it('a material that is not in the store and a tube that is a rod are told', () => {
     const odd = setPath(design, 'structure.members.spar.shape.material', 'moonrock');
-    expect(sentence(at(found({}, odd), 'structure')[0])).toMatch(/“moonrock” that is not in the store/);
+    expect(sentence(at(found({}, odd), 'structure')[0])).toMatch(/“moonrock” that is not known/);
     const rod = setPath(design, 'structure.members.spar.shape.wall', 0.02);
     expect(findingsOf(brief, rod, put({}), []).some((f) => /solid rod/.test(sentence(f)))).toBe(true);
   });

@@ -7,7 +7,6 @@ import {
   type Brief,
   type Design,
   powertrainOf,
-  sparOf,
   forwardAt,
   drivesOf,
   thrustersOf,
@@ -24,7 +23,7 @@ import {
   TIP_LIMIT,
   USUAL_LIMIT,
 } from '../power';
-import { materialNamed } from '../structure';
+import { structureFindings } from './structureFindings';
 import { say, type Fields, type Said } from '../words';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
@@ -102,40 +101,6 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
     );
     said = true;
   }
-}
-
-function structureFindings(design: Design, ledger: Ledger, add: Add): void {
-  const s = design.structure;
-  const spar = sparOf(design)?.shape;
-  for (const id of !spar ? [] : spar.kind === 'tube' ? [spar.material] : [spar.capMaterial, spar.webMaterial])
-    if (!materialNamed(id)) add('structure', 'stop', 'all', say('no-material', { material: id }));
-  if (spar?.kind === 'tube' && spar.wall >= spar.outer / 2)
-    add('structure', 'ask', 'all', say('solid-tube', {}));
-  if (spar?.kind === 'box' && 2 * spar.cap >= spar.height)
-    add('structure', 'ask', 'all', say('full-box', {}));
-  const flying = design.states.filter((l) => !hovers(l));
-  if (flying.length === 0) return;
-  const worst = flying.reduce((a, l) =>
-    entryOf(ledger, 'failLoadFactor', l.id)!.value < entryOf(ledger, 'failLoadFactor', a.id)!.value ? l : a,
-  );
-  const up = entryOf(ledger, 'failLoadFactor', worst.id)!.value,
-    down = entryOf(ledger, 'failLoadFactorDown', worst.id)!.value;
-  const needUp = s.requiredLoadFactor * s.safetyFactor,
-    needDown = s.requiredNegative * s.safetyFactor;
-  if (up < needUp)
-    add(
-      'structure',
-      'stop',
-      worst.id,
-      say('breaks-up', {
-        state: worst.name,
-        at: up,
-        asked: s.requiredLoadFactor,
-        factor: s.safetyFactor,
-      }),
-    );
-  if (down < needDown)
-    add('structure', 'stop', worst.id, say('breaks-down', { state: worst.name, at: down, needed: needDown }));
 }
 
 function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {

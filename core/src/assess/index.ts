@@ -10,7 +10,7 @@ export type { PolarTask } from '../steps';
 export { StepCache } from './cache';
 export { ALL, PLAN, QUANTITIES, quantityDef, inputsOf, isQuantity, readRef, refText } from '../steps';
 export type { QuantityDef, QuantityId, QuantityRef } from '../steps';
-export { curveOf, entryNamed, entryOf, keyOf } from './ledger';
+export { caseOf, curveOf, entryNamed, entryOf, keyOf } from './ledger';
 export type { Finding, Fix, Ledger, LedgerCurve, LedgerEntry } from './ledger';
 export { checkRequirements } from './requirements';
 export type { RequirementCheck } from './requirements';

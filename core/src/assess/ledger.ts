@@ -7,6 +7,7 @@ export interface LedgerEntry {
   readonly id: QuantityId;
   /** loading id, or 'all' */ readonly state: string;
   /** which of several: the task of points */ readonly part?: string;
+  /** load case */ readonly case?: string;
   /** SI */ readonly value: number;
   /** standard uncertainty, SI */ readonly sigma: number;
   readonly kind: KindName;
@@ -53,7 +54,7 @@ export interface Ledger {
 }
 
 /** Written reference of an entry, as watch lists and measurements have it. */
-export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part'>): string {
+export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part' | 'case'>): string {
   return refText(e);
 }
 
@@ -77,6 +78,11 @@ export function entryOf(
   const index = entriesByKey(ledger),
     at = (s: string) => index.get(keyOf({ id, state: s, ...(part === undefined ? {} : { part }) }));
   return at(state) ?? at(ALL);
+}
+
+/** Entry of a load case in a state. */
+export function caseOf(ledger: Ledger, id: QuantityId, state: string, of: string): LedgerEntry | undefined {
+  return entriesByKey(ledger).get(refText({ id, state, case: of }));
 }
 
 export function curveOf(ledger: Ledger, id: string, state: string): LedgerCurve | undefined {

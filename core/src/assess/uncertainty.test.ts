@@ -85,6 +85,8 @@ const EXACT = new Set([
   'stripChance',
   'cgSpread',
   'rubberMass',
+  // what is asked of a case is what the card says
+  'caseLoad',
 ]);
 
 describe('a sigma of nil is exact by definition', () => {

@@ -1,43 +1,50 @@
 /** Numbers and curves of a run. What is read off a step comes in one order: its quantities, then its curves' points. */
-import { CURVES, PLAN, READ, READ_IDS, type ReadCurve, type ReadId, type Step } from '../steps';
+import { CURVES, PLAN, READ, READ_IDS, refText, type ReadCurve, type ReadId, type Step } from '../steps';
 import type { Run } from './run';
 
 /** By written reference. */
 export type Values = Record<string, number>;
 
+/** One number that is read off a result. */
+export interface Row {
+  readonly id: ReadId;
+  /** load case, where the quantity has one number for each */ readonly case?: string;
+}
+
 /** What is read off one step. */
 export interface Reading {
   readonly step: Step;
-  readonly ids: readonly ReadId[];
+  readonly rows: readonly Row[];
   readonly curves: readonly ReadCurve[];
 }
+
+const rowsOf = (id: ReadId): Row[] => READ[id].cases?.map((c) => ({ id, case: c })) ?? [{ id }];
 
 /** Every step that something is read off, in the plan's order. */
 export const READINGS: readonly Reading[] = PLAN.map((step) => ({
   step,
-  ids: READ_IDS.filter((id) => READ[id].step === step),
+  rows: READ_IDS.filter((id) => READ[id].step === step).flatMap(rowsOf),
   curves: CURVES.filter((c) => c.step === step),
-})).filter((r) => r.ids.length + r.curves.length > 0);
+})).filter((r) => r.rows.length + r.curves.length > 0);
 
 const OF_STEP = new Map(READINGS.map((r) => [r.step, r]));
 
 /** Quantities that are read off one step. */
-export function numbersOn(step: Step): readonly ReadId[] {
-  return OF_STEP.get(step)!.ids;
+export function numbersOn(step: Step): readonly Row[] {
+  return OF_STEP.get(step)!.rows;
 }
 
 /** Numbers of one result in that order; undefined where the aircraft or state has none. */
 export function readAll(step: Step, result: unknown): (number | undefined)[] {
-  const { ids, curves } = OF_STEP.get(step)!,
+  const { rows, curves } = OF_STEP.get(step)!,
     out: (number | undefined)[] = [];
-  for (const id of ids) out.push(READ[id].read(result));
+  for (const r of rows) out.push(READ[r.id].read(result, r.case));
   for (const c of curves) for (const y of c.read(result)?.y ?? []) out.push(y);
   return out;
 }
 
-export interface Cell {
+export interface Cell extends Row {
   readonly key: string;
-  readonly id: ReadId;
   /** id of a state, or 'all' */ readonly state: string;
   /** place among what is read off its step */ readonly at: number;
 }
@@ -50,8 +57,8 @@ const STATES = 200;
 function cellsIn(scope: 'all' | 'state', state: string): readonly Cell[] {
   const known = cellsAt.get(`${scope} ${state}`);
   if (known) return known;
-  const made = READINGS.filter((r) => r.step.scope === scope).flatMap(({ ids }) =>
-    ids.map((id, at): Cell => ({ key: `${id}@${state}`, id, state, at })),
+  const made = READINGS.filter((r) => r.step.scope === scope).flatMap(({ rows }) =>
+    rows.map((row, at): Cell => ({ ...row, key: refText({ ...row, state }), state, at })),
   );
   if (cellsAt.size >= STATES) cellsAt.clear();
   cellsAt.set(`${scope} ${state}`, made);
@@ -77,16 +84,16 @@ export function eachOf(run: Run, cells: readonly Cell[], take: (c: Cell, result:
 }
 
 /** One of them; undefined where this aircraft or state has no such number. */
-export function readCell(run: Run, { id, state }: Pick<Cell, 'id' | 'state'>): number | undefined {
-  const q = READ[id];
-  return q.read(run.of(q.step, state));
+export function readCell(run: Run, c: Pick<Cell, 'id' | 'state' | 'case'>): number | undefined {
+  const q = READ[c.id];
+  return q.read(run.of(q.step, c.state), c.case);
 }
 
 /** Numbers of a run by written reference. */
 export function valuesOf(run: Run, cells: readonly Cell[]): Values {
   const out: Values = {};
   eachOf(run, cells, (c, result) => {
-    const value = READ[c.id].read(result);
+    const value = READ[c.id].read(result, c.case);
     if (value !== undefined) out[c.key] = value;
   });
   return out;

@@ -220,16 +220,8 @@ export function waferDocument(): DesignDocument {
       ],
       ...layOut({ ...powertrainOf(base.design), unpowered: true }),
       structure: {
-        // the board itself is the spar: all of its depth is cap
-        members: wingSpar({
-          kind: 'box',
-          height: 0.003,
-          width: 0.1,
-          cap: 0.0015,
-          capMaterial: 'foam-sheet',
-          web: 0.0001,
-          webMaterial: 'foam-sheet',
-        }),
+        // the board itself bears
+        members: wingSpar({ kind: 'sheet', thickness: 0.003, material: 'foam-sheet' }),
         requiredLoadFactor: 3,
         requiredNegative: 1.5,
         safetyFactor: 1.5,

@@ -17,7 +17,7 @@ import {
   stateFields,
   wheelSchema,
 } from './layoutSchema';
-import { memberSchema } from './memberSchema';
+import { memberSchema, ownMaterialSchema } from './memberSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
 import { missionSchema, taskSchema } from './missionSchema';
 import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
@@ -35,6 +35,12 @@ const siteSchema = z.strictObject({
   elevation: field(between(-400, 5000), 'distance', 'elevation'),
   temperature: field(between(230, 330), 'temperature', 'temperature'),
   wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
+  /** vertical gust; 0.6 of the wind and at least 3 m/s where left out */ gust: field(
+    between(0, 20),
+    'speed',
+    'gust',
+    { usual: [1, 10] },
+  ).optional(),
   stripLength: field(above(2000), 'distance', 'strip length'),
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
@@ -433,6 +439,22 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   structure: z.strictObject({
     members: z.array(memberSchema).max(40),
+    /** the person's own, as they were when they were taken in */ materials: z
+      .array(ownMaterialSchema)
+      .max(40)
+      .optional(),
+    /** fastest that it is flown: level top speed, or twice the stall without a motor, where left out [m/s] */
+    fastest: field(above(120), 'speed', 'fastest it is flown').optional(),
+    /** points of the diagram that were flown, typed */ flown: z
+      .array(
+        z.strictObject({
+          speed: field(above(150), 'speed', 'speed'),
+          loadFactor: field(between(-30, 30), 'loadFactor', 'load factor'),
+          note: label,
+        }),
+      )
+      .max(40)
+      .optional(),
     requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked', { usual: [2, 10] }),
     requiredNegative: field(between(0, 20), 'loadFactor', 'downward load factor asked'),
     /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor', {

@@ -14,7 +14,7 @@ import {
   type Surface,
   type Powertrain,
 } from '../design';
-import { flyingStates, standsWherePut } from '../mass';
+import { flyingStates, followsMembers, standsWherePut } from '../mass';
 import { bodySlopes, linearAero, planformOf, solveLattice } from '../surface';
 
 const DEG = Math.PI / 180;
@@ -140,11 +140,13 @@ function bodyOf(length: number, width: number): Design['body'] {
 function itemsFor(base: Design, surfaces: readonly Surface[], length: number): Item[] {
   const old = Math.max(...base.body.map((b) => b.x)),
     k = length / old;
-  const kept = base.items.filter(standsWherePut).map((i) => ({
-    ...i,
-    x: i.x * k,
-    movable: i.movable && { from: i.movable.from * k, to: i.movable.to * k },
-  }));
+  const kept = base.items
+    .filter((i) => standsWherePut(i) || followsMembers(i))
+    .map((i) => ({
+      ...i,
+      x: i.x * k,
+      movable: i.movable && { from: i.movable.from * k, to: i.movable.to * k },
+    }));
   const shells = surfaces.map((s): Item => ({
     id: `${s.id}-shell`,
     name: s.name,

@@ -29,4 +29,4 @@ export {
   labelText,
   partsFor,
 } from './swaps';
-export { aboard, itemOfPart, linkParts, partMass, standsWherePut } from './parts';
+export { aboard, followsMembers, itemOfPart, linkParts, partMass, standsWherePut } from './parts';

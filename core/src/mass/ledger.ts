@@ -7,7 +7,8 @@ import { hovers, type Design, type Item, type State } from '../design';
 import { hungMass } from '../drag';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
-import { aboard, followedMass } from './parts';
+import { memberMass } from '../structure';
+import { aboard, followedMass, followsMembers } from './parts';
 
 export interface PointMass {
   id: string;
@@ -50,13 +51,16 @@ export function itemMass(item: Item, design: Planned): number {
 
 /**
  * Planned mass [kg] and place of one item; areal items take their surface's plan area and sit at 40 % of its mean
- * chord (common practice); made ones where their volume lies.
+ * chord (common practice); made ones where their volume lies; members of the structure where they are drawn.
  */
 export function plannedItem(item: Item, design: Planned): { mass: number; x: number; z: number } {
   const planned = item.planned;
   if (!aboard(design, item)) return { mass: 0, x: item.x, z: item.z };
   if (planned.kind === 'mass') return { mass: planned.mass, x: item.x, z: item.z };
-  if (planned.kind === 'part') return { mass: followedMass(design, item), x: item.x, z: item.z };
+  if (planned.kind === 'part') {
+    const at = followsMembers(item) ? memberMass(design, item.part?.of) : null;
+    return { mass: followedMass(design, item), x: at?.x ?? item.x, z: at?.z ?? item.z };
+  }
   if (planned.kind === 'made') {
     const m = measuresOf(design, planned.part);
     if (!m) return { mass: 0, x: item.x, z: item.z };
@@ -114,6 +118,13 @@ function ownInertia(item: Item, mass: number, design: Planned): PointMass['own']
       izz: (mass * (l * l + w * w)) / 12,
     };
   }
+  const members = followsMembers(item) ? memberMass(design, item.part?.of) : null;
+  if (members)
+    return {
+      ixx: mass * members.span,
+      iyy: mass * members.chord,
+      izz: mass * (members.span + members.chord),
+    };
   if (item.inWing) {
     const b = planformOf(design.surfaces.find((s) => s.role === 'wing')!).span;
     const k = mass * (b / 4) ** 2;

@@ -2,22 +2,15 @@
  * What the parts of a design weigh, so that a line of the mass list can follow the part it is. Estimates of such parts as
  * they usually come (see each part's own file); `planned.factor` is what this very part weighs over the usual.
  */
-import { powertrainOf, sparOf, type Design, type Item, type PartLink, type Powertrain } from '../design';
+import { powertrainOf, type Design, type Item, type PartLink, type Powertrain } from '../design';
 import { motorMass, packOf, propellerMass, rubberMotor, controllerMass, wireMass } from '../power';
-import { sparSection } from '../structure';
-import { planformOf } from '../surface';
+import { memberMass } from '../structure';
 
 type Driven = Pick<Design, 'power' | 'drives' | 'thrusters'>;
-type Bearer = Driven & Pick<Design, 'structure' | 'surfaces'>;
+type Bearer = Driven & Pick<Design, 'structure' | 'surfaces' | 'sections'>;
 
 const shafts = (p: Powertrain) => p.arrangement?.count ?? 1;
 const rotors = (p: Powertrain, link: PartLink) => (link.of ? 1 : (p.rotorCount ?? 1));
-
-/** Span of the surface whose spar it is: the wing where none is named [m]. */
-function sparLength(d: Bearer, of: string | undefined): number {
-  const surface = d.surfaces.find((s) => (of ? s.id === of : s.role === 'wing'));
-  return surface ? planformOf(surface).span : 0;
-}
 
 type Estimate = (p: Powertrain, link: PartLink, d: Bearer) => number | null;
 const ESTIMATES: Partial<Record<PartLink['kind'], Estimate>> = {
@@ -36,10 +29,7 @@ const ESTIMATES: Partial<Record<PartLink['kind'], Estimate>> = {
   'lift motor': (p, link) => (p.lift ? rotors(p, link) * motorMass(p.lift.motor) : null),
   'lift rotor': (p, link) => (p.lift ? rotors(p, link) * propellerMass(p.lift.propeller) : null),
   'solar cells': ({ solar }) => (solar ? solar.series * solar.strings * solar.cell.mass : null),
-  spar: (_, { of }, d) => {
-    const spar = sparOf(d, of) ?? sparOf(d);
-    return spar ? sparSection(spar.shape).perLength * sparLength(d, of) || null : null;
-  },
+  spar: (_, { of }, d) => memberMass(d, of)?.mass ?? null,
 };
 
 /** Usual mass of a part [kg]; null where nothing is known of its weight (a servo, a leg) or the design has none. */
@@ -76,9 +66,14 @@ export function aboard(design: Driven, item: Pick<Item, 'part'>): boolean {
   }
 }
 
-/** Whether a line stands where it is put; areal and made ones stand where their surface is. */
-export function standsWherePut(item: Pick<Item, 'planned'>): boolean {
-  return item.planned.kind === 'mass' || item.planned.kind === 'part';
+/** A line that follows members of the structure: they say where it is. */
+export function followsMembers(item: Pick<Item, 'planned' | 'part'>): boolean {
+  return item.planned.kind === 'part' && item.part?.kind === 'spar';
+}
+
+/** Whether a line stands where it is put; areal and made ones stand where their surface is, members where they are drawn. */
+export function standsWherePut(item: Pick<Item, 'planned' | 'part'>): boolean {
+  return (item.planned.kind === 'mass' || item.planned.kind === 'part') && !followsMembers(item);
 }
 
 /** Planned mass of a line that follows its part [kg]. */

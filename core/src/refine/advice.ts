@@ -4,17 +4,9 @@
  */
 import { say, type Said } from '../words';
 import { assess, entryOf, type Fix, type Ledger, type LedgerEntry, StepCache, keyOf } from '../assess';
-import {
-  hovers,
-  setPath,
-  type Calibration,
-  type Design,
-  type DesignDocument,
-  type Handling,
-  sparOf,
-} from '../design';
-import { itemOfPart, loadedState, partMass } from '../mass';
-import { sparSection } from '../structure';
+import { setPath, type Calibration, type Design, type DesignDocument, type Handling } from '../design';
+import { loadedState } from '../mass';
+import { sparAdvice } from './sparAdvice';
 import { SYMPTOMS, heldAgainst } from './symptoms';
 
 /** Change of static margin (fraction of the mean chord) that one note asks for. Common practice: a few per cent at a time. */
@@ -79,60 +71,6 @@ function balanceAdvice(design: Design, ledger: Ledger, loading: string, step: nu
     }),
     fix: { label, changes: [{ path: `items.${best.item.id}.x`, value: to }] },
   };
-}
-
-/**
- * Spar thickened in small steps until every loading stands the required load; null when it stands already or no step is
- * enough.
- */
-function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
-  const { design } = doc;
-  const need = design.structure.requiredLoadFactor * design.structure.safetyFactor;
-  const flying = design.states.filter((l) => !hovers(l));
-  const least = Math.min(...flying.map((l) => entryOf(ledger, 'failLoadFactor', l.id)?.value ?? Infinity));
-  if (least >= need) return null;
-  const member = sparOf(design);
-  if (!member) return null;
-  const { shape: spar } = member,
-    at = `structure.members.${member.id}.shape`;
-  const because = say('too-weak', { at: least, needed: need });
-  for (let k = 1; k <= 40; k++) {
-    const grown =
-      spar.kind === 'tube'
-        ? { ...spar, outer: spar.outer + k * 0.0005 }
-        : { ...spar, cap: spar.cap + k * 0.0005 };
-    const trial = setPath(design, at, grown);
-    const factor = least * (sparSection(grown).momentUp / sparSection(spar).momentUp);
-    if (factor >= 1.03 * need) {
-      const by = k * 0.0005,
-        label =
-          spar.kind === 'tube'
-            ? say('thicken-tube', { from: spar.outer, to: spar.outer + by })
-            : say('thicken-caps', { from: spar.cap, to: spar.cap + by });
-      const changes =
-        spar.kind === 'tube'
-          ? [{ path: `${at}.outer`, value: spar.outer + k * 0.0005 }]
-          : [{ path: `${at}.cap`, value: spar.cap + k * 0.0005 }];
-      return {
-        id: 'spar',
-        because,
-        said: say('thickened-spar', { change: label, at: factor, ...sparWeight(design, trial) }),
-        fix: { label, changes },
-      };
-    }
-  }
-  return {
-    id: 'spar',
-    because,
-    said: say('no-spar-enough', {}),
-    fix: null,
-  };
-}
-
-/** What the thicker spar weighs more, and who adds it. */
-function sparWeight(design: Design, thicker: Design): { more: number; listed: boolean } {
-  const more = partMass(thicker, { kind: 'spar' })! - partMass(design, { kind: 'spar' })!;
-  return { more, listed: itemOfPart(design, 'spar') !== undefined };
 }
 
 /** Advice for one version: from its handling notes, and from what the ledger shows. */

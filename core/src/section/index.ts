@@ -25,6 +25,7 @@ export {
   recallPolar,
   rememberPolar,
   sectionClMax,
+  sectionClMin,
 } from './polar';
 export type { Polar, PolarOptions, PolarPoint, PolarSet } from './polar';
 export { blendOf, scaled, stepped, warped, withFlap } from './modify';

@@ -499,3 +499,8 @@ export function nearestPolar(set: PolarSet, reynolds: number): Polar | null {
 export function sectionClMax(set: PolarSet, reynolds: number): number {
   return blend(set, reynolds, (p) => p.clMax);
 }
+
+/** The least, on its back: below nil for what lifts both ways. */
+export function sectionClMin(set: PolarSet, reynolds: number): number {
+  return blend(set, reynolds, (p) => p.clMin);
+}

@@ -15,9 +15,10 @@ import { LIFT_PART } from './lift';
 import { RUBBERS_PART } from './rubber';
 import { SECTIONS_PART } from './sections';
 import { SHAPE_PART } from './shape';
-import { SPAR_PART } from './spar';
 import { SPEEDS_PART } from './speeds';
+import { LOADS_PART } from './spanLoads';
 import { STABILITY_PART } from './stability';
+import { STRUCTURE_PART } from './structure';
 import { TAKE_OFF_PART } from './takeOff';
 import { TRIM_PART } from './trim';
 import type { ReadCurve, ReadQuantity } from './quantity';
@@ -46,7 +47,8 @@ const PARTS = [
   HOVERING_PART,
   RUBBERS_PART,
   // structure
-  SPAR_PART,
+  LOADS_PART,
+  STRUCTURE_PART,
 ] as const;
 
 type Quantities = (typeof PARTS)[number]['quantities'];

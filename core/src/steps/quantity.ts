@@ -12,8 +12,10 @@ export interface Spec<O> {
   /** inputs in braces; the why-panel puts values in */ readonly formula: string;
   /** method and source */ readonly method: string;
   readonly better?: 'more' | 'less';
+  /** load cases that it has a number for each of */ readonly cases?: readonly string[];
   /** SI; undefined where the aircraft or the state has no such number */ readonly read: (
     result: O,
+    ofCase: string,
   ) => number | undefined;
   /** what must be said with it */ readonly remarks?: (result: O, source: Source) => Said[];
 }
@@ -27,11 +29,12 @@ export interface QuantityDef {
   readonly formula: string;
   readonly method: string;
   readonly better: 'more' | 'less' | 'none';
+  readonly cases?: readonly string[];
 }
 
 export interface ReadQuantity extends QuantityDef {
   readonly step: Step;
-  readonly read: (result: unknown) => number | undefined;
+  readonly read: (result: unknown, ofCase?: string) => number | undefined;
   readonly remarks: (result: unknown, source: Source) => Said[];
 }
 

@@ -33,6 +33,7 @@ export {
   findLiftLimit,
   sectionLimits,
   surfaceDrag,
+  trimmedLoads,
 } from './trim';
 export type { LinearAero, LiftLimit, MomentLines, NearMoments, TrimState } from './trim';
 export { sweepStall } from './stallSweep';

@@ -22,10 +22,8 @@ export const ADVICE_WORDS = {
       short = f.short ? ' That is as far as it goes; more needs ballast.' : '';
     return `${s.said(f.move)}: the CG goes ${s.q(Math.abs(f.cg), 'length', 0)} ${way(f.by)}, ${margins}.${short} One step per flight.`;
   },
-  'thicken-tube': (f: { from: number; to: number }, s: Speech) =>
-    `Spar tube from ${s.n(f.from, 'length', 1)} to ${s.q(f.to, 'length', 1)}`,
-  'thicken-caps': (f: { from: number; to: number }, s: Speech) =>
-    `Spar caps from ${s.n(f.from, 'length', 1)} to ${s.q(f.to, 'length', 1)}`,
+  thicken: (f: { member: string; size: string; from: number; to: number }, s: Speech) =>
+    `${f.member}: ${f.size} from ${s.n(f.from, 'length', 1)} to ${s.q(f.to, 'length', 1)}`,
   'thickened-spar': (f: { change: AnySaid; at: number; more: number; listed: boolean }, s: Speech) => {
     const grams = s.q(f.more, 'mass', 0);
     const who = f.listed
@@ -34,7 +32,7 @@ export const ADVICE_WORDS = {
     return `${s.said(f.change)}: failure at ${f.at.toFixed(1)} g. ${who}`;
   },
   'no-spar-enough': (_: object) =>
-    'No tube or cap a centimetre or two larger is enough: change the material or the spar’s depth.',
+    'No size near this one is enough: change the material or the depth of the spar, or add a sleeve at the root.',
   /** a first sentence, how to tell its cause from the next one, and the figure that is held against it */
   tell: (f: { first: AnySaid; test: string; figure: AnySaid | null }, s: Speech) =>
     `${s.said(f.first)} To tell: ${f.test}${s.also(f.figure)}`,

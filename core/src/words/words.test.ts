@@ -49,7 +49,7 @@ function unitsOf(said: AnySaid, units: 'metric' | 'imperial'): string {
     .replaceAll(called(state), '')
     .replaceAll(called(name), '')
     .replace(/\d+ in parallel/g, '')
-    .replace(/(breaks? at|break at|failure at|needs|with a factor of [\d.]+ needs|;) [\d.]+ g/g, '');
+    .replace(/(breaks? at|break at|failure at|needs|asks|with a factor of [\d.]+ needs|;) [−\d.]+ g/g, '');
 }
 
 const METRIC = /\d (mm|m|m\/s|g|kg|N|mN·m|g\/dm²|cm²|dm²|m²)(?![\w/·²])|°C/,

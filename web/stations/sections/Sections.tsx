@@ -2,7 +2,7 @@
 import { Button, SegmentedControl, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { sectionWork } from '@skiametra/core/views';
-import { sparOf, type SectionChoice } from '@skiametra/core/design';
+import { DEFAULT_CHORD_PLACE, sparOf, type SectionChoice } from '@skiametra/core/design';
 import { contourFacts } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
 import { StationFindings } from '../../parts/Findings';
@@ -36,7 +36,7 @@ export function Sections() {
   const sections = useWorkspace((w) => w.content.document.design.sections);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const kept = useWorkspace((w) => w.content.document.design.sectionChoice);
-  const sparAt = useWorkspace((w) => sparOf(w.content.document.design)?.chordPlace ?? 0.28);
+  const sparAt = useWorkspace((w) => sparOf(w.content.document.design)?.chordPlace ?? DEFAULT_CHORD_PLACE);
   const loading = useWorkspace((w) => w.loading);
   const ledger = useWorkspace((w) => w.ledger);
   const edit = useWorkspace((w) => w.edit);

@@ -2,7 +2,7 @@
 /** Ribs and cores laid out on sheets, by the options of the person. */
 import { useEffect, useMemo, useState } from 'react';
 import { modelOf } from '@skiametra/core/assess';
-import { sparOf, type Design, type Section } from '@skiametra/core/design';
+import { DEFAULT_CHORD_PLACE, sparOf, type Design, type Section } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
 import { ribPlaces } from '@skiametra/core/section';
 import { formatNumber } from '@skiametra/core/units';
@@ -61,7 +61,7 @@ export function useTemplates(section: Section) {
   const design = useWorkspace((w) => w.content.document.design);
   const [options, setOptions] = useState(() => firstOptions(design));
   const kit = useKit();
-  const sparAt = sparOf(design)?.chordPlace ?? 0.28;
+  const sparAt = sparOf(design)?.chordPlace ?? DEFAULT_CHORD_PLACE;
   const made = useMemo(
     () => (kit ? cut(kit, section, design, options) : null),
     [kit, section, design, options],
@@ -89,7 +89,7 @@ function useKit(): Kit | null {
 function cut(kit: Kit, section: Section, design: Design, o: CutOptions): Cut | { message: string } {
   const ribs: RibOptions = {
     sheeting: o.sheeting * MM,
-    slots: slotsOf(o, sparOf(design)?.chordPlace ?? 0.28),
+    slots: slotsOf(o, sparOf(design)?.chordPlace ?? DEFAULT_CHORD_PLACE),
     holes: o.rim * MM,
     kerf: o.kerf * MM,
   };

@@ -1,0 +1,93 @@
+/** What is wrong with the structure: materials nobody knows, sizes that do not fit, what breaks below what is asked. */
+import { hovers, type Design } from '../design';
+import { CASES, fitOf, memberKnots, unknownMaterials, type CaseId } from '../structure';
+import { say, type Said } from '../words';
+import { caseOf, entryOf, type Finding, type Ledger } from './ledger';
+
+type Add = (station: Finding['station'], severity: Finding['severity'], state: string, said: Said) => void;
+
+function shapeFindings(design: Design, add: Add): void {
+  for (const material of unknownMaterials(design))
+    add('structure', 'stop', 'all', say('no-material', { material }));
+  for (const member of design.structure.members) {
+    const shapes = memberKnots(member);
+    if (shapes.some((s) => s.kind === 'tube' && s.wall >= s.outer / 2))
+      add('structure', 'ask', 'all', say('solid-tube', { member: member.name }));
+    if (shapes.some((s) => 'cap' in s && s.kind !== 'channel' && 2 * s.cap >= s.height))
+      add('structure', 'ask', 'all', say('full-box', { member: member.name }));
+  }
+  for (const f of fitOf(design)) add('structure', 'look', 'all', say('does-not-fit', f));
+}
+
+/** Cases beside the pulls and pushes that are asked by name. */
+const OTHERS: readonly CaseId[] = CASES.filter(
+  (c) => c !== 'pull' && c !== 'fast-pull' && c !== 'push' && c !== 'fast-push',
+);
+
+/** The state that is worst off by a number, among those that have it. */
+function worstBy(design: Design, of: (state: string) => number | undefined) {
+  let worst: { state: Design['states'][number]; value: number } | null = null;
+  for (const state of design.states) {
+    const value = hovers(state) ? undefined : of(state.id);
+    if (value !== undefined && (worst === null || value < worst.value)) worst = { state, value };
+  }
+  return worst;
+}
+
+function pullFindings({ structure: s, ...design }: Design, ledger: Ledger, add: Add): void {
+  const whole = { structure: s, ...design } as Design,
+    first = (id: 'failLoadFactor' | 'failLoadFactorDown', state: string) =>
+      entryOf(ledger, id, state)?.warnings[0] ?? null;
+  const up = worstBy(whole, (l) => entryOf(ledger, 'failLoadFactor', l)?.value),
+    needUp = s.requiredLoadFactor * s.safetyFactor;
+  if (up && up.value < needUp)
+    add(
+      'structure',
+      'stop',
+      up.state.id,
+      say('breaks-up', {
+        state: up.state.name,
+        at: up.value,
+        asked: s.requiredLoadFactor,
+        factor: s.safetyFactor,
+        first: first('failLoadFactor', up.state.id),
+      }),
+    );
+  const down = worstBy(whole, (l) => entryOf(ledger, 'failLoadFactorDown', l)?.value),
+    needed = s.requiredNegative * s.safetyFactor;
+  if (down && down.value < needed)
+    add(
+      'structure',
+      'stop',
+      down.state.id,
+      say('breaks-down', {
+        state: down.state.name,
+        at: down.value,
+        needed,
+        first: first('failLoadFactorDown', down.state.id),
+      }),
+    );
+}
+
+export function structureFindings(design: Design, ledger: Ledger, add: Add): void {
+  shapeFindings(design, add);
+  pullFindings(design, ledger, add);
+  const { safetyFactor } = design.structure;
+  for (const id of OTHERS) {
+    const worst = worstBy(design, (l) => caseOf(ledger, 'caseFactor', l, id)?.value);
+    if (!worst || worst.value >= safetyFactor) continue;
+    const load = caseOf(ledger, 'caseLoad', worst.state.id, id)!.value;
+    add(
+      'structure',
+      worst.value < 1 ? 'stop' : 'look',
+      worst.state.id,
+      say('case-weak', {
+        state: worst.state.name,
+        of: id,
+        n: load,
+        factor: worst.value,
+        needed: safetyFactor,
+      }),
+    );
+  }
+}
