@@ -3,7 +3,10 @@
  * dense 200 x 200 `luInPlace` of the same run, so that machines can be compared. Speed is judged by ratios.
  */
 import { assess, assessQuickly, evaluate, modelOf, StepCache, type QuantityRef } from '../src/assess';
-import { layoutReport, powerReport } from '../src/views';
+import { runOf } from '../src/assess';
+import { Slopes } from '../src/assess/uncertainty';
+import { READ } from '../src/steps';
+import { layoutReport, powerReport, soldReport } from '../src/views';
 import { bitternDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath, powertrainOf } from '../src/design';
 import { luInPlace } from '../src/numeric';
@@ -154,6 +157,18 @@ const rows: Record<string, [ms: number, note: string]> = {
       15,
     ),
     'thrust at the new throttle, and laps with it',
+  ],
+  'load cases with uncertainty': [
+    median((k) => {
+      const design = setPath(doc.design, 'structure.requiredLoadFactor', 4 + 1e-3 * k),
+        slopes = new Slopes(runOf({ brief: doc.brief, design }, doc.calibration, warm), doc.calibration);
+      return doc.design.states.map((s) => slopes.spreadsOf(READ.caseFactor.step, s.id));
+    }, 15),
+    'eight cases of ten states along the span, on both sides of every cause',
+  ],
+  'what is sold, 1649 built spars': [
+    median(() => soldReport(doc, 'spar', 'built', warm), 5),
+    'caps of strips over webs, as deep as the section, ranked for every case of every state',
   ],
   'section polar, 37 points': [
     median(

@@ -17,7 +17,15 @@ function massParts({ design }: Source) {
       power,
       drives,
       thrusters,
-      structure,
+      // what is asked of it weighs nothing
+      structure: {
+        ...structure,
+        requiredLoadFactor: 0,
+        requiredNegative: 0,
+        safetyFactor: 0,
+        flown: [],
+        fastest: 0,
+      },
       payload: { ...payload, name: '' },
     },
     // the bay is as long as the most that any state carries

@@ -58,12 +58,13 @@ export function step<
   causes?: readonly C[];
   keeps?: number;
   byContent?: boolean;
+  /** taken as it comes out at rest: no cause moves it or what depends on it through it */ still?: boolean;
   slice: (source: Source, state: State) => I;
   run: (results: Results<N, S>, slice: I, causes: Pick<Causes, C>, keep: Keep) => O;
 }): Step<O, S> {
-  const { causes = [], keeps = KEEPS, byContent = false, ...rest } = made;
+  const { causes = [], keeps = KEEPS, byContent = false, still = false, ...rest } = made;
   const reach = new Set<CauseId>(causes);
-  for (const n of Object.values(made.needs)) for (const c of n.reach) reach.add(c);
+  if (!still) for (const n of Object.values(made.needs)) for (const c of n.reach) reach.add(c);
   return { ...rest, needs: Object.entries(made.needs), causes, keeps, byContent, reach };
 }
 

@@ -1,5 +1,14 @@
 /** What of the wing's structure fails first, in which case, at how many g. */
-import { CASES, deflected, verdictOf, type CaseId, type Learnt, type Verdict } from '../structure';
+import {
+  CASES,
+  deflected,
+  eachCase,
+  loadCases,
+  verdictOf,
+  type CaseId,
+  type Learnt,
+  type Verdict,
+} from '../structure';
 import { say, type Said } from '../words';
 import { curvesOf, quantitiesOf, part, remark } from './quantity';
 import { bearing, cases } from './spanLoads';
@@ -74,12 +83,10 @@ export const verdicts = step({
   run: ({ bearing, cases }, _, f): Verdicts | null => {
     if (!bearing || !cases) return null;
     const learnt: Learnt = { strength: f.strength, stiffness: f.stiffness };
-    const all = cases.cases.map(({ id, n, speed, load }) => ({
-      id,
-      n,
-      speed,
-      ...verdictOf(bearing, load, learnt),
-    }));
+    const all: CaseVerdict[] = [];
+    eachCase(cases, ({ id, n, speed, load }) =>
+      all.push({ id, n, speed, ...verdictOf(bearing, load, learnt) }),
+    );
     return {
       cases: all,
       up: failing(all, ['pull', 'fast-pull']),
@@ -102,9 +109,9 @@ const bent = step({
   causes: ['stiffness'],
   slice: NOTHING,
   run: ({ bearing, cases }, _, f): Bent | null => {
-    const pull = cases?.cases.find((c) => c.id === 'pull');
-    if (!bearing || !pull) return null;
-    const moment = pull.load.moment.map((m) => m / pull.n),
+    if (!bearing || !cases) return null;
+    const [pull] = loadCases(cases, ['pull']),
+      moment = pull.load.moment.map((m) => m / pull.n),
       curvature = moment.map((m, p) => (bearing.EI[p] > 0 ? m / (bearing.EI[p] * f.stiffness) : 0));
     return {
       y: [...bearing.y],
@@ -134,7 +141,7 @@ const envelope = step({
     return {
       allowed,
       pull: cases.assumed ? null : cases.airAllows,
-      gust: cases.cases.find((c) => c.id === 'gust-up')!.n,
+      gust: verdicts.cases.find((c) => c.id === 'gust-up')!.n,
       safeSpeed: cases.stall * Math.sqrt(allowed),
       fastest: cases.fastest,
     };

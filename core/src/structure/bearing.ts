@@ -154,7 +154,7 @@ function sharesBy(borne: readonly Borne[], of: 'EI' | 'GJ', n: number) {
 }
 
 /** @param intervals along the span; twice as many move nothing by 0.5 % */
-export function bearingOf(d: Built, surfaceId?: string, intervals = 24): BearingResult {
+export function bearingOf(d: Built, surfaceId?: string, intervals = 12): BearingResult {
   const members = membersOf(d, surfaceId);
   if (members.length === 0) return { status: 'none' };
   const unknown = unknownMaterials(d, members);

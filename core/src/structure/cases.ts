@@ -2,11 +2,18 @@
  * Load cases of one state: corners of the diagram of load factor over speed, a gust either way, a rolling pull, and the
  * aircraft lifted by its tips. Loads are those of the case itself; how many times it is borne is the verdict's.
  */
-import type { Carried, LoadStrip, OwnMass, Span } from './spanLoad';
 import { G0 } from '../air';
 import { addPoint } from './beam';
-import { airLoad, nothing, ownWeight, plus } from './spanLoad';
 import { gustStep, type GustInput } from './gust';
+import {
+  addTo,
+  airLoad,
+  nothing,
+  type Carried,
+  type SectionLimits,
+  type Span,
+  type TrimLine,
+} from './spanLoad';
 
 export const CASES = [
   'pull',
@@ -85,37 +92,62 @@ function flown(i: CaseInput): Readonly<Record<Exclude<CaseId, 'tip-lift'>, Flown
 
 const speedOf = (i: CaseInput, { q }: Flown): number => Math.sqrt((2 * q) / i.density);
 
-/** Lifted by its tips at rest: half the weight at each, less what the half itself weighs. */
-function tipLift(span: Span, mass: number, weight: Carried): Carried {
-  const at = nothing(span.bearing.y.length);
-  addPoint(span.bearing.y, span.bearing.tip, (mass * G0) / 2, at.shear, at.moment);
-  return plus(at, weight, 1);
+/** All that the cases of a state are made of. */
+export interface CasesOf {
+  readonly span: Span;
+  readonly trim: TrimLine;
+  readonly limits: SectionLimits;
+  /** of the half's own masses at 1 g */ readonly weight: Carried;
+  readonly input: CaseInput;
 }
 
-export function loadCases(
-  span: Span,
-  strips: readonly LoadStrip[],
-  masses: readonly OwnMass[],
-  input: CaseInput,
-): LoadCase[] {
-  const weight = ownWeight(span, masses),
-    of = flown(input);
-  return CASES.map((id): LoadCase => {
-    if (id === 'tip-lift') return { id, n: 1, speed: 0, load: tipLift(span, input.mass, weight) };
-    const { n, q, CL, aileron = 0 } = of[id];
-    return {
-      id,
-      n,
-      speed: speedOf(input, of[id]),
-      load: plus(airLoad(span, strips, q, CL, aileron), weight, n),
-    };
-  });
+/** Lifted by its tips at rest: half the weight at each, less what the half itself weighs. */
+function tipLift({ span, weight, input }: CasesOf, out: Carried): void {
+  for (const load of [out.shear, out.moment, out.torque]) load.fill(0);
+  addPoint(span.bearing.y, span.bearing.tip, (input.mass * G0) / 2, out.shear, out.moment);
+  addTo(out, weight, 1);
+}
+
+/**
+ * Goes through the cases, each in the same arrays: whoever wants to keep a load copies it.
+ * @param only the cases that are wanted
+ */
+export function eachCase(
+  of: CasesOf,
+  take: (c: LoadCase) => void,
+  only: readonly CaseId[] = CASES,
+  out: Carried = nothing(of.span.bearing.y.length),
+): void {
+  const { span, trim, limits, weight, input } = of,
+    all = flown(input);
+  for (const id of only) {
+    if (id === 'tip-lift') {
+      tipLift(of, out);
+      take({ id, n: 1, speed: 0, load: out });
+      continue;
+    }
+    const f = all[id];
+    airLoad(span, trim, limits, f, out);
+    addTo(out, weight, f.n);
+    take({ id, n: f.n, speed: speedOf(input, f), load: out });
+  }
+}
+
+/** The cases with loads of their own. */
+export function loadCases(of: CasesOf, only: readonly CaseId[] = CASES): LoadCase[] {
+  const kept: LoadCase[] = [];
+  for (const id of only) eachCase(of, (c) => kept.push(c), [id]);
+  return kept;
 }
 
 /** Trimmed lift coefficient at which the first strip is at its section's limit downward. */
-export function leastLift(strips: readonly LoadStrip[]): number {
-  return strips.reduce(
-    (least, s) => (s.rise > 0 ? Math.max(least, (s.least - s.low) / s.rise) : least),
-    -Infinity,
-  );
+export function leastLift({ strips }: Span, { low, rise }: TrimLine, { least }: SectionLimits): number {
+  let most = -Infinity;
+  strips.forEach((s, j) => {
+    const k = 2 / s.chord,
+      at = k * (s.shape + low.alpha * s.alpha + low.elevator * s.elevator),
+      by = k * (rise.alpha * s.alpha + rise.elevator * s.elevator);
+    if (by > 0) most = Math.max(most, (least[j] - at) / by);
+  });
+  return most;
 }

@@ -1,5 +1,5 @@
 /** What fails first under a load: the lowest load factor of all places and ways. */
-import type { Bearing, Limit, Weak } from './bearing';
+import type { Bearing, Weak } from './bearing';
 import type { Carried } from './spanLoad';
 
 export interface Verdict {
@@ -14,50 +14,62 @@ export interface Learnt {
   readonly stiffness: number;
 }
 
-interface At {
-  factor: number;
-  weak: Weak | null;
-}
-
-/** The lower of strength and stiffness at one place. @param used load over limit, of both */
-function lower(a: number, aBy: Weak | null, b: number, bBy: Weak | null): At {
-  const one = a > 0 ? 1 / a : Infinity,
-    other = b > 0 ? 1 / b : Infinity;
-  return one <= other ? { factor: one, weak: aBy } : { factor: other, weak: bBy };
-}
-
-const ratio = (load: number, limit: number): number => (load === 0 ? 0 : load / limit);
-
-/** At one place of the grid. */
-export function factorAt(b: Bearing, load: Carried, p: number, f: Learnt): At {
-  const M = load.moment[p],
+/**
+ * Loads over limits at one place: the largest of what breaks and what buckles in bending, and in shear with torque, whose
+ * stresses run in the same walls and add.
+ */
+function usedAt(b: Bearing, load: Carried, p: number, f: Learnt): number {
+  const m = load.moment[p],
+    M = Math.abs(m),
     V = Math.abs(load.shear[p]),
     T = Math.abs(load.torque[p]),
-    bends: Limit = M >= 0 ? b.up : b.down;
-  const bending = lower(
-    ratio(Math.abs(M), bends.strength[p] * f.strength),
-    bends.strengthBy[p],
-    ratio(Math.abs(M), bends.stiffness[p] * f.stiffness),
-    bends.stiffnessBy[p],
-  );
-  // shear of both runs in the same walls: their shares add
-  const v = ratio(V, b.shear.strength[p] * f.strength),
-    t = ratio(T, b.torque.strength[p] * f.strength),
-    sheared = lower(
-      v + t,
-      v >= t ? b.shear.strengthBy[p] : b.torque.strengthBy[p],
-      ratio(V, b.shear.stiffness[p] * f.stiffness) + ratio(T, b.torque.stiffness[p] * f.stiffness),
+    bends = m >= 0 ? b.up : b.down;
+  const breaks = Math.max(M / bends.strength[p], V / b.shear.strength[p] + T / b.torque.strength[p]),
+    buckles = Math.max(M / bends.stiffness[p], V / b.shear.stiffness[p] + T / b.torque.stiffness[p]);
+  // no load over no strength is no load: where nothing bears, only what is loaded fails
+  const used = Math.max(breaks / f.strength, buckles / f.stiffness);
+  return M === 0 && V === 0 && T === 0 ? 0 : used;
+}
+
+/** Who gives way at a place. */
+function weakAt(b: Bearing, load: Carried, p: number, f: Learnt): Weak | null {
+  const m = load.moment[p],
+    bends = m >= 0 ? b.up : b.down,
+    v = Math.abs(load.shear[p]) / b.shear.strength[p],
+    t = Math.abs(load.torque[p]) / b.torque.strength[p];
+  const ways: readonly [number, Weak | null][] = [
+    [Math.abs(m) / bends.strength[p] / f.strength, bends.strengthBy[p]],
+    [Math.abs(m) / bends.stiffness[p] / f.stiffness, bends.stiffnessBy[p]],
+    [(v + t) / f.strength, v >= t ? b.shear.strengthBy[p] : b.torque.strengthBy[p]],
+    [
+      (Math.abs(load.shear[p]) / b.shear.stiffness[p] + Math.abs(load.torque[p]) / b.torque.stiffness[p]) /
+        f.stiffness,
       b.shear.stiffnessBy[p],
-    );
-  return bending.factor <= sheared.factor ? bending : sheared;
+    ],
+  ];
+  return ways.reduce((a, w) => (w[0] > a[0] ? w : a))[1];
+}
+
+/** Times the load at which one place fails, and by whom. */
+export function factorAt(b: Bearing, load: Carried, p: number, f: Learnt): Pick<Verdict, 'factor' | 'weak'> {
+  const used = usedAt(b, load, p, f);
+  return { factor: used > 0 ? 1 / used : Infinity, weak: used > 0 ? weakAt(b, load, p, f) : null };
 }
 
 export function verdictOf(b: Bearing, load: Carried, f: Learnt): Verdict {
-  let first: Verdict = { factor: Infinity, y: 0, weak: null };
+  let most = 0,
+    at = 0;
   for (let p = 0; p < b.y.length; p++) {
-    const { factor, weak } = factorAt(b, load, p, f);
+    const used = usedAt(b, load, p, f);
     // of places that are alike the inner one
-    if (factor < first.factor * (1 - 1e-9)) first = { factor, y: b.y[p], weak };
+    if (used > most * (1 + 1e-9)) {
+      most = used;
+      at = p;
+    }
   }
-  return first;
+  return {
+    factor: most > 0 ? 1 / most : Infinity,
+    y: b.y[at],
+    weak: most > 0 ? weakAt(b, load, at, f) : null,
+  };
 }

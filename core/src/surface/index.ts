@@ -33,7 +33,6 @@ export {
   findLiftLimit,
   sectionLimits,
   surfaceDrag,
-  trimmedLoads,
 } from './trim';
 export type { LinearAero, LiftLimit, MomentLines, NearMoments, TrimState } from './trim';
 export { sweepStall } from './stallSweep';

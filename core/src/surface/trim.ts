@@ -177,7 +177,7 @@ export function sectionLimits(
 }
 
 /** Trimmed local lift of every strip, linear in the lift coefficient: at CL 0, and what one more adds. */
-export function trimmedLoads(aero: LinearAero, cgX: number): { low: Float64Array; rise: Float64Array } {
+function trimmedLoads(aero: LinearAero, cgX: number): { low: Float64Array; rise: Float64Array } {
   const { sol } = aero;
   const a = solveTrim(aero, 0, cgX),
     b = solveTrim(aero, 1, cgX);

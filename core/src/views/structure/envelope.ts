@@ -30,8 +30,8 @@ const POINTS = 40;
 
 export function envelopeOf(
   { structure: s }: Pick<Design, 'structure'>,
-  { cases, stall, fastest, assumed, airAllows, stallDown }: Cases,
-  { up, down }: { up: CaseVerdict; down: CaseVerdict },
+  { stall, fastest, assumed, airAllows, stallDown }: Cases,
+  { cases, up, down }: { cases: readonly CaseVerdict[]; up: CaseVerdict; down: CaseVerdict },
 ): Envelope {
   const at = (c: CaseVerdict) => c.n * c.factor,
     fails: [number, number] = [at(up), at(down)],

@@ -7,6 +7,7 @@ import {
   deflected,
   factorAt,
   integrated,
+  loadCases,
   memberMass,
   type Bearing,
   type CaseId,
@@ -94,7 +95,7 @@ export function structureReport(
     GJ: [...b.GJ],
     members: memberViews(design, b),
     mass: memberMass(design, b.surface)?.mass ?? 0,
-    cases: found.cases.map((c) =>
+    cases: loadCases(found).map((c) =>
       caseView(
         b,
         c,

@@ -4,6 +4,7 @@ import { hovers, type Design, type DesignDocument, type Item, type Member } from
 import { bearing, cases } from '../../steps';
 import {
   extentOf,
+  loadCases,
   memberMass,
   namedIn,
   rankSold,
@@ -86,7 +87,12 @@ export function soldReport(
     member = b?.members.find((m) => m.member.id === memberId)?.member,
     surface = design.surfaces.find((s) => s.id === b?.surface);
   if (!b || !member || !surface) return null;
-  const loads = design.states.filter((s) => !hovers(s)).flatMap((s) => run.of(cases, s.id)?.cases ?? []),
+  const loads = design.states
+      .filter((s) => !hovers(s))
+      .flatMap((s) => {
+        const of = run.of(cases, s.id);
+        return of ? loadCases(of) : [];
+      }),
     [from, to] = extentOf(member, b.tip),
     sold = soldOf(kind);
   const rows = rankSold(
