@@ -5,7 +5,7 @@ import { newProject, saved, station } from './helpers';
 test('state, tab and compared version live in the address; back and reload return to them', async ({
   page,
 }) => {
-  await page.goto('/projects/1/versions/4/balance');
+  await page.goto('/projects/1/versions/5/balance');
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
   await page.getByLabel('State', { exact: true }).selectOption('ferry');
   await expect(page).toHaveURL(/balance\?state=ferry$/);
@@ -25,7 +25,7 @@ test('state, tab and compared version live in the address; back and reload retur
   await expect(page.getByLabel('State', { exact: true })).toHaveValue('ferry');
   await page.reload();
   await expect(page.getByLabel('State', { exact: true })).toHaveValue('ferry');
-  await page.goto('/projects/1/versions/4/flight?state=nowhere&against=none&tab=nothing');
+  await page.goto('/projects/1/versions/5/flight?state=nowhere&against=none&tab=nothing');
   await expect(page.getByLabel('State', { exact: true })).not.toHaveValue('nowhere');
   await expect(page.getByRole('combobox', { name: 'Compared with' })).toHaveValue('');
 });
@@ -76,7 +76,7 @@ test('the numbers of the strip are found by name and put in order; none is cut',
 test('top line, rail and strip stay while the sheet scrolls; the skip link leads past them; ? shows the keys', async ({
   page,
 }) => {
-  await page.goto('/projects/1/versions/4/flight');
+  await page.goto('/projects/1/versions/5/flight');
   await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
   await page.mouse.wheel(0, 900);
   await expect.poll(() => page.evaluate(() => window.scrollY)).toBeGreaterThan(100);
@@ -87,7 +87,7 @@ test('top line, rail and strip stay while the sheet scrolls; the skip link leads
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.goto('/projects/1/versions/4/brief');
+  await page.goto('/projects/1/versions/5/brief');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Skip to the station' })).toBeFocused();
   await page.keyboard.press('Enter');
@@ -100,7 +100,7 @@ for (const [width, height] of [
 ] as const)
   test(`at ${width} by ${height} the frame takes a quarter of the height at most`, async ({ page }) => {
     await page.setViewportSize({ width, height });
-    await page.goto('/projects/1/versions/4/test');
+    await page.goto('/projects/1/versions/5/test');
     await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 30_000 });
     const top = await page.evaluate(() => document.querySelector('#station')!.getBoundingClientRect().top);
     expect(top).toBeLessThanOrEqual(height! / 4);

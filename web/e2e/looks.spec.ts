@@ -14,8 +14,8 @@ const EVERY_TAB = [
 /** `npm run access` tries all of them. */
 const ALL = process.env.ACCESS === 'all';
 const DEMOS = [
-  '/projects/1/versions/4',
-  ...(ALL ? ['/projects/2/versions/5', '/projects/3/versions/6', '/projects/4/versions/7'] : []),
+  '/projects/1/versions/5',
+  ...(ALL ? ['/projects/2/versions/6', '/projects/3/versions/7', '/projects/4/versions/8'] : []),
 ];
 const PLACES = DEMOS.flatMap((demo) =>
   [...STATIONS, ...(ALL ? EVERY_TAB : TABS)].map((place) => `${demo}/${place}`),
@@ -78,7 +78,7 @@ test('every station, wide and narrow, light and dark, keeps the rules', async ({
 });
 
 test('charts and bars have names, charts have their table', async ({ page }) => {
-  await page.goto('/projects/1/versions/4/power');
+  await page.goto('/projects/1/versions/5/power');
   await expect(page.getByRole('img', { name: /thrust and drag/ })).toBeVisible();
   await page.getByText('Numbers', { exact: true }).first().click();
   await expect(page.getByRole('cell', { name: 'thrust, full throttle' }).first()).toBeVisible();
@@ -86,7 +86,7 @@ test('charts and bars have names, charts have their table', async ({ page }) => 
 });
 
 test('an edit reaches the strip within a tenth of a second or so', async ({ page }) => {
-  await page.goto('/projects/1/versions/4/power');
+  await page.goto('/projects/1/versions/5/power');
   await expect(page.locator('.strip .value').first()).toContainText(/\d/);
   await page.getByLabel('Part of the drive').selectOption('motor');
   const times: number[] = [];

@@ -167,7 +167,7 @@ test('rubber, hover, sun, supply and swaps of the demo projects', async ({ page 
   await expect(page.getByLabel('The day in words')).toContainText(/9 cells at least/);
   await page.getByRole('button', { name: 'Undo' }).click();
 
-  await page.goto('/projects/1/versions/4/power');
+  await page.goto('/projects/1/versions/5/power');
   await tab(page, 'Supply and swaps');
   await expect(page.getByLabel('What fails with what')).toContainText(
     /If the regulator in the controller fails/,

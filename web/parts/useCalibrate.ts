@@ -3,14 +3,18 @@
 import { useMemo, useState } from 'react';
 import { priorCalibration, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import { observedOf, type CalibrationResult, type Observed } from '@skiametra/core/refine';
-import { isOwnDrive } from '@skiametra/core/trial';
+import { isOwnDrive, isOwnWing } from '@skiametra/core/trial';
 import { askCore } from '../workers/coreClient';
 import { useWorkspace } from './workspace/useWorkspace';
 
-/** Whether a test teaches: a bench run of a propeller or motor that its version no longer flies says nothing of it. */
+/**
+ * Whether a test teaches: a bench run of a propeller or motor that its version no longer flies says nothing of it, nor do
+ * bags on a spar that it no longer has.
+ */
 function counts(body: TestBody, of: DesignDocument | null | undefined): boolean {
   const own = !body.bench || (of ? isOwnDrive(of.design, body.bench) : false);
-  return body.record.flown && body.measurements.length > 0 && own;
+  const wing = !body.load || (of ? isOwnWing(of.design, body.load) : false);
+  return body.record.flown && body.measurements.length > 0 && own && wing;
 }
 
 export function useCalibrate() {

@@ -15,7 +15,7 @@ export interface Stored {
 
 /** A flight that comes without measurements is reduced as one typed here would be. */
 function reduced(body: TestBody): TestBody {
-  return body.record.flown && body.measurements.length === 0 && !body.bench
+  return body.record.flown && body.measurements.length === 0 && !body.bench && !body.load
     ? { ...body, measurements: measurementsOf(body).measurements }
     : body;
 }

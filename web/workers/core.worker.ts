@@ -12,6 +12,7 @@ import {
   growthReport,
   layoutAdvice,
   layoutReport,
+  loadPlan,
   powerReport,
   rubberAdvice,
   soldReport,
@@ -96,6 +97,7 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
     powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
   structure: (j) =>
     structureReport(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+  loadPlan: (j) => loadPlan(j.document, j.loading, j.load, cache),
   sold: (j) => soldReport(j.document, j.member, j.kind, cache),
   fitSwap: (j) =>
     fitSwap(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.swap, cache),

@@ -16,6 +16,8 @@ import type {
   Design,
   DesignDocument,
   Handling,
+  LoadPlan,
+  LoadTest,
   Section,
   Swap,
 } from '@skiametra/core/design';
@@ -70,6 +72,8 @@ export type Job =
   | { task: 'structure'; document: DesignDocument; loading: string }
   /** members that are sold, for the place of one of the wing's */
   | { task: 'sold'; document: DesignDocument; member: string; kind: SoldKind }
+  /** a load test of the wing, planned; null where nothing bears */
+  | { task: 'loadPlan'; document: DesignDocument; loading: string; load: LoadTest }
   | { task: 'fitSwap'; document: DesignDocument; ledger: Ledger; swap: Swap }
   | { task: 'rubberAdvice'; document: DesignDocument; loading: string }
   /** a run of combinations of parts */
@@ -107,6 +111,7 @@ export interface Answers {
   power: PowerReport;
   structure: StructureReport | null;
   sold: SoldReport | null;
+  loadPlan: LoadPlan | null;
   fitSwap: SwapEffect;
   rubberAdvice: RubberTrial[];
   match: MatchSlice;

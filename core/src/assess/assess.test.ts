@@ -17,8 +17,7 @@ import {
   entryNamed,
   type QuantityId,
 } from './index';
-import { interpolateLinear } from '../numeric';
-import { normalCdf } from './stripChance';
+import { interpolateLinear, normalCdf } from '../numeric';
 
 const run = (doc: DesignDocument): Ledger => assess(doc.brief, doc.design, doc.calibration);
 const base = bitternDocument();

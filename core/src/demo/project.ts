@@ -1,5 +1,6 @@
 /**
- * The demo project as an exchange file: a sketch, a canard branch and Bittern 1 with one airframe, hops already flown,
+ * The demo project as an exchange file: a sketch, a canard and a long-winged branch, a wing with
+ * a sleeved spar that was loaded with bags, and Bittern 1 with one airframe, hops already flown,
  * the timed laps still a card.
  */
 import {
@@ -16,6 +17,7 @@ import { bitternBenchTests } from './bench';
 import { bitternDocument } from './bittern';
 import { bitternSolarDocument } from './solarWing';
 import { fresh } from './fresh';
+import { sleevedDocument, sleeveTest } from './sleeve';
 
 function listFor(state: string, done: boolean): TestBody['checklist'] {
   const { design } = bitternDocument();
@@ -117,6 +119,14 @@ export function bitternProject(): ProjectFile {
         document: bitternSolarDocument(),
       },
       {
+        key: 'v5',
+        name: 'Bittern spar',
+        parent: 'v1',
+        reason:
+          'A wing to load, not to fly: with twelve tubes the plain spar breaks below what is asked; a sleeve in its root, 12 g, mends it.',
+        document: sleevedDocument(),
+      },
+      {
         key: 'v4',
         name: 'Bittern 1',
         parent: 'v1',
@@ -134,6 +144,7 @@ export function bitternProject(): ProjectFile {
         body: { ...hops, measurements: measurementsOf(hops).measurements },
       },
       { key: 't6', version: 'v4', airframe: 'a1', body: laps },
+      { key: 't7', version: 'v5', airframe: null, body: sleeveTest() },
     ],
   });
 }

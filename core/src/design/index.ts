@@ -43,7 +43,16 @@ export {
   measurementSchema,
   testBodySchema,
 } from './testSchema';
-export type { BenchBody, BenchRow, Handling, LogRow, Measurement, TestBody } from './testSchema';
+export type {
+  BenchBody,
+  BenchRow,
+  Handling,
+  LogRow,
+  Measurement,
+  TestBody,
+  LoadPlan,
+  LoadTest,
+} from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
 export { problemOf, readDocument, readProjectFile, sentenceOf, withoutMarks } from './read';

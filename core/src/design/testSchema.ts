@@ -1,6 +1,7 @@
 /** Tests of a built airframe: the card before, the record after, and what was measured. */
 import { z } from 'zod';
 import { field } from './fields';
+import { memberSchema } from './memberSchema';
 import { bladesOnly, motorSchema } from './powerSchema';
 
 const finite = z.number().refine(Number.isFinite, 'must be a number');
@@ -33,6 +34,7 @@ export const measurementSchema = z.strictObject({
   from: z.string().max(200),
   /** left out of the fit on purpose, with the reason in `from` */
   setAside: z.boolean(),
+  /** it is known to be no less than this: what a passed proof says */ bound: z.literal('least').optional(),
 });
 export type Measurement = z.infer<typeof measurementSchema>;
 
@@ -93,6 +95,77 @@ const rubberRecordSchema = z.strictObject({
   /** no rafters, no steering, no thermal */ clean: z.boolean(),
 });
 
+/** Longest list of steps, and of stations of a half, that a load test has. */
+const MOST_STEPS = 20,
+  MOST_BAGS = 12;
+
+/** What a load test was planned to be: loads, and what the prediction of that day expects of each. */
+const loadPlanSchema = z.strictObject({
+  /** places of the bags on a half, distance out [m] */ places: z
+    .array(field(finite.min(0).max(10), 'length', 'distance out'))
+    .max(MOST_BAGS),
+  steps: z
+    .array(
+      z.strictObject({
+        /** load factor that the root sees */ n: field(finite.min(0).max(60), 'loadFactor', 'load factor'),
+        /** at each place of a half, or in the body when lifted by the tips [kg] */ bags: z
+          .array(field(finite.min(0).max(500), 'mass', 'bags'))
+          .max(MOST_BAGS),
+        /** expected of the tip [m] */ tip: field(finite.min(-10).max(10), 'length', 'tip expected'),
+      }),
+    )
+    .min(1)
+    .max(MOST_STEPS),
+  /** load factor at which it would break in this test */ failsAt: field(
+    finite.gt(0).max(1000),
+    'loadFactor',
+    'breaks at',
+  ),
+  /** of the root as predicted then: moment at failure [N m], stiffness [N m2] */
+  moment: field(finite.gt(0), 'moment', 'moment at failure, root'),
+  EI: field(finite.gt(0), 'bendingStiffness', 'stiffness, root'),
+  /** members as they stood under the bags: a later change of the design does not change what was loaded */
+  members: z.array(memberSchema).max(40),
+  /** of the state that it stands for */ mass: field(finite.gt(0).max(500), 'allUpMass', 'all-up mass'),
+  /** where along the half less than the case asks is tested [m], and how much of it */ short: z
+    .array(
+      z.strictObject({
+        from: field(finite, 'length', 'from'),
+        to: field(finite, 'length', 'to'),
+        share: field(finite, 'percent', 'share tested'),
+      }),
+    )
+    .max(20),
+});
+export type LoadPlan = z.infer<typeof loadPlanSchema>;
+
+/** A wing loaded on the ground, step by step. */
+const loadTestSchema = z.strictObject({
+  kind: z.enum(['bags', 'tips']),
+  direction: z.enum(['up', 'down']),
+  /** load factor that it goes to */ to: field(finite.gt(0).max(30), 'loadFactor', 'load factor to reach'),
+  /** a bag [kg] */ bag: field(finite.gt(0).max(20), 'mass', 'one bag'),
+  /** bags on a half */ count: field(z.int().min(1).max(MOST_BAGS), 'count', 'places on a half'),
+  plan: loadPlanSchema.nullable(),
+  /** of the tip at every step [m]; null where not read */ readings: z
+    .array(field(finite.min(-10).max(10), 'length', 'tip read').nullable())
+    .max(MOST_STEPS),
+  /** steps that were held */ held: field(z.int().min(0).max(MOST_STEPS), 'count', 'steps held'),
+  /** of the tip after everything was taken off [m] */ remains: field(
+    finite.min(-10).max(10),
+    'length',
+    'tip after unloading',
+  ).nullable(),
+  /** it broke, at which load factor and where */ broke: z
+    .strictObject({
+      n: field(finite.gt(0).max(60), 'loadFactor', 'broke at'),
+      y: field(finite.min(0).max(10), 'length', 'distance out'),
+      what: text,
+    })
+    .nullable(),
+});
+export type LoadTest = z.infer<typeof loadTestSchema>;
+
 export const testBodySchema = z.strictObject({
   card: z.strictObject({
     title: z.string().max(160),
@@ -138,6 +211,7 @@ export const testBodySchema = z.strictObject({
     .nullable(),
   measurements: z.array(measurementSchema).max(200),
   /** on the thrust stand, not in the air */ bench: benchSchema.optional(),
+  /** a wing under bags, not in the air */ load: loadTestSchema.optional(),
 });
 export type TestBody = z.infer<typeof testBodySchema>;
 /** What is recorded of a test before anybody has written anything: nothing is known. */

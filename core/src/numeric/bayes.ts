@@ -6,6 +6,7 @@
  */
 import { invertSpd } from './linear';
 import { DomainError } from './guard';
+import { normalCdf } from './normal';
 
 export interface BayesUpdate {
   mean: number[];
@@ -49,5 +50,47 @@ export function updateLinear(
   return {
     mean: mean.map((x, i) => x + post[i].reduce((s, c, j) => s + c * pull[j], 0)),
     covariance: post,
+  };
+}
+
+/**
+ * Standard normal density over the share below x, phi(x) / Phi(x). Below -1 by Laplace's continued fraction, |x| + 1/(|x| +
+ * 2/(|x| + ...)): a difference of two small numbers otherwise (Abramowitz and Stegun 26.2.14, from memory).
+ */
+function millsRatio(x: number): number {
+  if (x > -1) return Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI) / normalCdf(x);
+  let f = -x;
+  for (let k = FRACTION; k >= 1; k--) f = -x + k / f;
+  return f;
+}
+const FRACTION = 60;
+
+/**
+ * A one-sided measurement: y = g . x is known to be at least what was read, to within `sigma`. The normal spread of y is cut
+ * there and its mean and variance kept (moments of the probit-truncated normal):
+ *   a = -r / sqrt(s2 + sigma2), l = phi(a)/Phi(a), y' = y + s2 l / sqrt(s2 + sigma2), s2' = s2 - s2^2 l (l + a) / (s2 + sigma2)
+ * Source: Rasmussen and Williams, Gaussian Processes for Machine Learning, 3.9 (from memory).
+ * @param residual bound less the present mean of y
+ */
+export function cutBelow(
+  at: BayesUpdate,
+  gradient: readonly number[],
+  residual: number,
+  sigma: number,
+): BayesUpdate {
+  const n = gradient.length,
+    Cg = at.covariance.map((row) => row.reduce((s, c, j) => s + c * gradient[j], 0)),
+    s2 = Cg.reduce((s, c, i) => s + c * gradient[i], 0);
+  if (!(s2 > 0)) return at;
+  const wide = s2 + sigma * sigma,
+    a = -residual / Math.sqrt(wide),
+    l = millsRatio(a),
+    step = l / Math.sqrt(wide),
+    less = (l * (l + a)) / wide;
+  return {
+    mean: at.mean.map((x, i) => x + Cg[i] * step),
+    covariance: Array.from({ length: n }, (_, i) =>
+      Array.from({ length: n }, (__, j) => at.covariance[i][j] - Cg[i] * Cg[j] * less),
+    ),
   };
 }

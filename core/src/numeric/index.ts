@@ -6,6 +6,7 @@ export { findRoot, findMinimum } from './roots';
 export type { RootResult } from './roots';
 export { bracketIndex, interpolateLinear, splineCurvatures, splineValue, trapezium } from './interpolate';
 export { contentKey, stableJson } from './contentKey';
-export { updateLinear } from './bayes';
+export { cutBelow, updateLinear } from './bayes';
+export { normalCdf } from './normal';
 export type { BayesUpdate } from './bayes';
 export { luInPlace, luSolveInPlace } from './dense';

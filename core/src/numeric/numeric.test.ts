@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import {
   contentKey,
+  cutBelow,
   factorise,
   findMinimum,
   findRoot,
   interpolateLinear,
   invertSpd,
+  normalCdf,
   requireInRange,
   solveDense,
   splineCurvatures,
@@ -112,3 +114,48 @@ it('content keys ignore the order of keys and see every change', () => {
   expect(contentKey({ a: 1, b: [1, 2] })).not.toBe(contentKey({ a: 1, b: [2, 1] }));
 });
 it('guards fail on NaN', () => expect(() => requireInRange('x', Number.NaN, 0, 1)).toThrow());
+
+describe('a one-sided measurement', () => {
+  /** Mean and deviation of a normal times Phi((y - b) / sigma), by direct sums. */
+  const direct = (mean: number, sd: number, b: number, sigma: number) => {
+    let w = 0,
+      m = 0,
+      v = 0;
+    for (let i = -8000; i <= 8000; i++) {
+      const y = mean + (sd * i) / 1000,
+        p = Math.exp(-((i / 1000) ** 2) / 2) * normalCdf((y - b) / sigma);
+      w += p;
+      m += p * y;
+      v += p * y * y;
+    }
+    return { mean: m / w, sd: Math.sqrt(v / w - (m / w) ** 2) };
+  };
+  it.each([
+    [1, 0.15, 1.2, 0.03],
+    [1, 0.15, 0.7, 0.03],
+    [1, 0.15, 1, 0.1],
+    [5, 1, 7, 0.2],
+  ])('prior %d ± %d, at least %d ± %d: moments as summed directly', (mean, sd, b, sigma) => {
+    const cut = cutBelow({ mean: [mean], covariance: [[sd * sd]] }, [1], b - mean, sigma),
+      want = direct(mean, sd, b, sigma);
+    expect(cut.mean[0]).toBeCloseTo(want.mean, 4);
+    expect(Math.sqrt(cut.covariance[0][0])).toBeCloseTo(want.sd, 4);
+  });
+  it('far beyond all that was thought possible it stays finite, and what it does not touch stays', () => {
+    const cut = cutBelow(
+      {
+        mean: [1, 2],
+        covariance: [
+          [0.01, 0],
+          [0, 4],
+        ],
+      },
+      [1, 0],
+      3,
+      0.05,
+    );
+    expect(cut.mean[0]).toBeGreaterThan(3);
+    expect(cut.covariance[0][0]).toBeGreaterThan(0);
+    expect([cut.mean[1], cut.covariance[1][1]]).toEqual([2, 4]);
+  });
+});

@@ -16,7 +16,7 @@ import {
   type TestBody,
 } from '../design';
 import { sensitivities, StepCache, type Sensitivities } from '../assess';
-import { updateLinear } from '../numeric';
+import { cutBelow, updateLinear, type BayesUpdate } from '../numeric';
 import { weighedDesign } from '../mass';
 import { designOfTheDay } from '../trial';
 
@@ -78,8 +78,8 @@ const OF_THE_SCALE = new Set(['mass', 'cgX', 'cgChord', 'wingLoading', 'staticMa
  * in place of the drawing's. A bench figure was brought to the site's own air before.
  */
 export function observedOf(doc: Pick<DesignDocument, 'brief' | 'design'>, body: TestBody): Observed[] {
-  const { record, measurements, bench, card } = body;
-  if (bench) return [{ brief: doc.brief, design: doc.design, measurements }];
+  const { record, measurements, bench, load, card } = body;
+  if (bench || load) return [{ brief: doc.brief, design: doc.design, measurements }];
   const brief = briefOfTheDay(doc.brief, record.temperature, record.wind),
     design = designOfTheDay(doc.design, record);
   if (record.mass === null) return [{ brief, design, measurements }];
@@ -94,6 +94,29 @@ export function observedOf(doc: Pick<DesignDocument, 'brief' | 'design'>, body: 
 /** Whether any factor moves a number that this design has. */
 function hasSlope(s: Sensitivities, key: string): boolean {
   return s.value(key) !== undefined && s.gradient(key).some((g) => Math.abs(g) > 1e-12);
+}
+
+interface Linear {
+  readonly J: readonly (readonly number[])[];
+  /** measured less predicted at the prior mean */ readonly residual: readonly number[];
+  readonly sigma: readonly number[];
+  /** known to be no less than this */ readonly bound: readonly boolean[];
+}
+
+/**
+ * Values first, then bounds: a bound turns the normal spread of its number into one that is cut off, and its mean and
+ * variance are taken on (`cutBelow`).
+ */
+function fitted(prior: Calibration, { J, residual, sigma, bound }: Linear): BayesUpdate {
+  const two = residual.flatMap((_, i) => (bound[i] ? [] : [i])),
+    pick = <T>(of: readonly T[]) => two.map((i) => of[i]);
+  let at = updateLinear(prior.mean, prior.covariance, pick(J), pick(residual), pick(sigma));
+  residual.forEach((r, i) => {
+    if (!bound[i]) return;
+    const already = J[i].reduce((s, g, j) => s + g * (at.mean[j] - prior.mean[j]), 0);
+    at = cutBelow(at, J[i], r - already, sigma[i]);
+  });
+  return at;
 }
 
 /**
@@ -136,13 +159,14 @@ export function calibrate(
   let lin = first;
   let posterior = { mean: [...prior.mean], covariance: prior.covariance };
   for (let k = 0; k < ROUNDS; k++) {
-    const J = rows.map((r) => lin[r.group].gradient(r.key));
+    const J = rows.map((r) => lin[r.group].gradient(r.key)),
+      bound = rows.map((r) => r.m.bound === 'least');
     // residual of the linear model about `at`, carried back to the prior mean
     const residual = rows.map(
       (r, i) =>
         r.m.value - lin[r.group].value(r.key)! + J[i].reduce((s, g, j) => s + g * (at[j] - prior.mean[j]), 0),
     );
-    posterior = updateLinear(prior.mean, prior.covariance, J, residual, sigma);
+    posterior = fitted(prior, { J, residual, sigma, bound });
     at = posterior.mean.map((x, j) => Math.max(0.3 * FACTORS[j].mean, x));
     lin = observed.map((o) => sensitivities(o.brief, o.design, { ...prior, mean: at }, cache));
   }
@@ -166,7 +190,9 @@ export function calibrate(
           ),
       );
       const before = first[r.group].value(r.key)!;
-      const surprise = (r.m.value - before) / spread;
+      // more than a bound is what is expected of it
+      const over = (r.m.value - before) / spread,
+        surprise = r.m.bound === 'least' ? Math.max(0, over) : over;
       return {
         quantity: r.m.quantity,
         state: r.m.state,

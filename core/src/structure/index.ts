@@ -12,7 +12,15 @@ export { depthOf, fitOf, memberKnots, roomAt } from './fit';
 export type { Misfit } from './fit';
 export { alleviation, gustStep, siteGust } from './gust';
 export type { GustInput } from './gust';
-export { couponResult, designStress, MATERIALS, materialNamed, MODES, toleranceFactor } from './materials';
+export {
+  couponResult,
+  designStress,
+  MATERIAL_KINDS,
+  MATERIALS,
+  materialNamed,
+  MODES,
+  toleranceFactor,
+} from './materials';
 export type { CouponResult, Material, Mode } from './materials';
 export { memberMass, membersNamed } from './memberMass';
 export { materialsOf, memberSection } from './memberSection';
@@ -20,6 +28,8 @@ export { rankSold } from './ranking';
 export type { Demand, Ranked, RankTask } from './ranking';
 export { SOLD_KINDS, soldOf } from './sold';
 export type { Sold, SoldKind } from './sold';
+export { planLoadTest } from './loadTest';
+export type { LoadTestTask, PlannedTest } from './loadTest';
 export { addTo, cappedLift, nothing, spanOf, weightOf } from './spanLoad';
 export type { Carried, Lies, SectionLimits, Span, SpanStrip, TrimLine } from './spanLoad';
 export { factorAt, verdictOf } from './verdict';

@@ -18,3 +18,12 @@ export { benchDrive, benchPower, fittedNow, isOwnDrive, reduceBench, steadyPoint
 export type { BenchFit, BenchPoint, BenchResult, BenchStep } from './bench';
 export { designOfTheDay, reduceRubber, rubberSeason } from './rubberLog';
 export type { RubberFlightLine } from './rubberLog';
+export {
+  bendingRatio,
+  heldTo,
+  isOwnWing,
+  loadMeasurements,
+  loadRemarks,
+  proofOf,
+  STOP_BEYOND,
+} from './loadTest';

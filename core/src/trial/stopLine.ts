@@ -1,6 +1,7 @@
 /** The stop line of a flight card: which computed limits the planned state is outside of. */
 import { say, type Said } from '../words';
-import { hovers, LEAST_LIFT, type Brief, type Design } from '../design';
+import { hovers, LEAST_LIFT, type Brief, type Design, type TestBody } from '../design';
+import { proofStops } from './loadTest';
 import { entryOf, type Ledger, type QuantityId } from '../assess';
 
 /** What stops a hover: neither margin nor strip are asked of it. */
@@ -17,7 +18,16 @@ const NEEDED = [
 ] as const;
 
 /** Sentences in the order of danger; empty when the card may be flown. */
-export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: string): Said[] {
+export function stopLine(
+  brief: Brief,
+  design: Design,
+  ledger: Ledger,
+  loading: string,
+  /** load tests of this version, and whatever else was tested */ tests: readonly Pick<
+    TestBody,
+    'load' | 'record'
+  >[] = [],
+): Said[] {
   if (ledger.stopped) return [ledger.stopped];
   const state = design.states.find((l) => l.id === loading);
   if (!state) return [say('stop-no-state', {})];
@@ -38,6 +48,8 @@ export function stopLine(brief: Brief, design: Design, ledger: Ledger, loading: 
     );
   if (!(at('failLoadFactorDown') >= s.requiredNegative * s.safetyFactor))
     out.push(say('stop-breaks-down', { at: at('failLoadFactorDown') }));
+  const mass = entryOf(ledger, 'mass', loading)?.value ?? NaN;
+  out.push(...proofStops(design, tests, mass, s.requiredLoadFactor));
   const margin = at('staticMargin');
   if (!(margin >= design.flight.marginMin))
     out.push(say('stop-aft', { margin, least: design.flight.marginMin }));

@@ -18,6 +18,7 @@ export { sectionWork } from './sectionWork';
 export type { SectionWork } from './sectionWork';
 export { describeFace, leastCp, nearestPlace, ribbonOf, runsOf } from './pressureRibbon';
 export type { Ribbon, RibbonPlace, RibbonPoint } from './pressureRibbon';
+export { loadPlan } from './structure/loadPlan';
 export { soldReport } from './structure/sold';
 export type { SoldReport } from './structure/sold';
 export { structureReport } from './structure/report';

@@ -67,6 +67,23 @@ export const STRUCTURE_WORDS = {
       f.way === 'torsion' ? ' A closed nose or skin takes the twist: draw it if there is one.' : '';
     return `First ${f.member} (${f.material}) ${WAYS[f.way] ?? f.way}${part}, ${placed(f.y, s)}${when}.${closed}`;
   },
+  'load-bent': (f: { ratio: number; sigma: number }) =>
+    f.ratio > 1
+      ? `It bends ${f.ratio.toFixed(2)} ± ${f.sigma.toFixed(2)} times as far as expected: softer than drawn.`
+      : `It bends only ${f.ratio.toFixed(2)} ± ${f.sigma.toFixed(2)} of what was expected: stiffer than drawn.`,
+  'load-remains': (f: { remains: number; most: number }, s: Speech) =>
+    `The tip stays ${s.q(f.remains, 'length', 0)} off after unloading, of ${s.q(f.most, 'length', 0)} at most: something has given way.`,
+  'load-beyond': (f: { step: number }) =>
+    `At step ${f.step} the tip went more than a quarter further than expected: that is where the test ends.`,
+  'stop-repaired': (f: { member: string; date: string; asked: number }) =>
+    `${f.member} was mended on ${f.date}: it needs a load test to ${f.asked} g, or a written reason, before it flies.`,
+  'stop-broke': (f: { date: string }) =>
+    `The wing broke in a load test on ${f.date}, and no repair is written down since.`,
+  'stop-past-proof': (
+    f: { n: number; mass: number; now: number; weighs: number; asked: number; date: string },
+    s: Speech,
+  ) =>
+    `Proven to ${f.n.toFixed(1)} g at ${s.q(f.mass, 'allUpMass', 2)} on ${f.date}: at ${s.q(f.weighs, 'allUpMass', 2)} that is ${f.now.toFixed(1)} g, and ${f.asked} g is asked. Prove it again.`,
   'fastest-assumed': (_: object) =>
     'How fast it is flown is not known: twice the stall is taken. Type it on Structure.',
   'nothing-bears': (f: { y: number }, s: Speech) =>

@@ -2,7 +2,7 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import { useStore } from 'zustand';
-import { combine, isOwnDrive } from '@skiametra/core/trial';
+import { combine, isOwnDrive, isOwnWing } from '@skiametra/core/trial';
 import { entryNamed } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { WorkspaceData } from '../../server/store';
@@ -56,10 +56,12 @@ export function comparableTests(
   const turns = w.ledger ? entryNamed(w.ledger, 'launchTurns', 'all')?.value : undefined;
   return w.content.tests.filter((t) => {
     const r = t.body.record.rubber,
-      b = t.body.bench;
+      b = t.body.bench,
+      l = t.body.load;
     return (
       t.versionId === w.versionId &&
       (!b || isOwnDrive(w.content.document.design, b)) &&
+      (!l || isOwnWing(w.content.document.design, l)) &&
       (!r ||
         (turns !== undefined &&
           r.launchTurns !== null &&
@@ -78,7 +80,8 @@ export function measuredOf(
 ): { value: number; sigma: number; count: number } | null {
   const list: Measurement[] = comparableTests(w).flatMap((t) =>
     t.body.measurements.filter(
-      (m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside,
+      // a bound is no value: it says only what is less
+      (m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside && !m.bound,
     ),
   );
   return list.length ? combine(list) : null;

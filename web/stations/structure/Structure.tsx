@@ -6,7 +6,9 @@ import { useTab } from '../../parts/frame/useAddress';
 import { Readings } from '../../parts/marks/Reading';
 import { StatePicker } from '../../parts/StatePicker';
 import { DiagramTab } from './diagram/DiagramTab';
+import { MaterialsTab } from './members/MaterialsTab';
 import { MembersTab } from './members/MembersTab';
+import { LoadTab } from './load/LoadTab';
 import { MustStand } from './MustStand';
 import { SoldTab } from './sold/SoldTab';
 import { useStructure } from './useStructure';
@@ -17,12 +19,14 @@ const TABS = {
   diagram: 'g over speed',
   members: 'Members',
   sold: 'What is sold',
+  load: 'Load test',
+  materials: 'Materials',
 } as const;
 type Tab = keyof typeof TABS;
 
 export function Structure() {
   const { report, trouble } = useStructure(),
-    [tab, setTab] = useTab<Tab>(['wing', 'diagram', 'members', 'sold']);
+    [tab, setTab] = useTab<Tab>(['wing', 'diagram', 'members', 'sold', 'load', 'materials']);
   return (
     <div className="stack">
       <Cautions at="structure" />
@@ -43,6 +47,8 @@ export function Structure() {
       <div className="station cols-structure">
         <div>
           {tab === 'sold' && <SoldTab />}
+          {tab === 'load' && <LoadTab />}
+          {tab === 'materials' && <MaterialsTab />}
           {tab === 'members' && <MembersTab report={report} />}
           {tab === 'wing' && (report ? <WingTab report={report} /> : <Nothing />)}
           {tab === 'diagram' && (report ? <DiagramTab report={report} /> : <Nothing />)}

@@ -7,16 +7,15 @@ import { formatQuantity } from '@skiametra/core/units';
 import { TextCell } from '../../parts/fields/TextCell';
 import { Sentence } from '../../parts/Sentence';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { type SetBody, stopsOf, cardFor } from './card';
+import { type SetBody, useStops, cardFor } from './card';
 
 export function Card({ id, body, set }: { id: string; body: TestBody; set: SetBody }) {
   const states = useWorkspace((w) => w.content.document.design.states);
-  const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);
   const P = `tests.${id}.body.card`;
-  const stops = stopsOf(brief, design, ledger, body.card.state);
+  const stops = useStops(body.card.state);
   const cg = ledger && entryOf(ledger, 'cgX', body.card.state);
   const frame = useWorkspace((w) => w.airframes.filter((a) => a.versionId === w.versionId).at(-1)?.name);
   const row = (label: string, key: 'question' | 'oneChange' | 'expected' | 'stopWhen', hint: string) => (

@@ -8,7 +8,7 @@ import { dayOf } from '../../parts/dates/dateFormat';
 import { QuantityField } from '../../parts/fields/QuantityField';
 import { TextCell } from '../../parts/fields/TextCell';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { type SetBody, stopsOf } from './card';
+import { type SetBody, useStops } from './card';
 import { Laps } from './Laps';
 import { RubberRecord } from './RubberRecord';
 
@@ -47,9 +47,8 @@ const LEAST_REASON = 8;
 
 function Unflown({ body, put }: { body: TestBody; put: Put }) {
   const brief = useWorkspace((w) => w.content.document.brief);
-  const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
-  const stops = stopsOf(brief, design, ledger, body.card.state);
+  const stops = useStops(body.card.state);
   const reasoned = body.card.overrideReason.trim().length >= LEAST_REASON;
   // what is not computed yet cannot be flown past: there is nothing to write a reason against
   const blocked = ledger === null || (stops.length > 0 && !reasoned);

@@ -15,7 +15,7 @@ export function Test() {
   const temperature = useWorkspace((w) => w.content.document.brief.site.temperature);
   const design = useWorkspace((w) => w.content.document.design);
   const addTest = useWorkspace((w) => w.addTest);
-  const tests = all.filter((t) => t.versionId === versionId && !t.body.bench);
+  const tests = all.filter((t) => t.versionId === versionId && !t.body.bench && !t.body.load);
   const benched = all.filter((t) => t.versionId === versionId && t.body.bench).length;
   const [chosen, setChosen] = useState<string | null>(
     tests.find((t) => !t.body.record.flown)?.id ?? tests[0]?.id ?? null,

@@ -3,7 +3,7 @@ import type { Ledger } from '@skiametra/core/assess';
 import { emptyRecord, type Brief, type Design, type TestBody } from '@skiametra/core/design';
 import { preflightFor, remeasured, stopLine } from '@skiametra/core/trial';
 import { say, type Said } from '@skiametra/core/words';
-import { useWorkspaceStore } from '../../parts/workspace/useWorkspace';
+import { useWorkspace, useWorkspaceStore } from '../../parts/workspace/useWorkspace';
 
 export const emptyBody = (design: Design, loading: string, temperature: number): TestBody => ({
   card: {
@@ -40,8 +40,24 @@ export function useTestEdit(id: string) {
 }
 
 /** The stop line; before the first ledger it says that it is not known. */
-export function stopsOf(brief: Brief, design: Design, ledger: Ledger | null, loading: string): Said[] {
-  return ledger ? stopLine(brief, design, ledger, loading) : [say('stop-computing', {})];
+function stopsOf(
+  brief: Brief,
+  design: Design,
+  ledger: Ledger | null,
+  loading: string,
+  tests: readonly TestBody[],
+): Said[] {
+  return ledger ? stopLine(brief, design, ledger, loading, tests) : [say('stop-computing', {})];
+}
+
+/** The stop line of a state of this version, by all that was tested of it. */
+export function useStops(state: string): Said[] {
+  const { brief, design } = useWorkspace((w) => w.content.document),
+    ledger = useWorkspace((w) => w.ledger),
+    tests = useWorkspace((w) => w.content.tests),
+    versionId = useWorkspace((w) => w.versionId);
+  const own = tests.filter((t) => t.versionId === versionId).map((t) => t.body);
+  return stopsOf(brief, design, ledger, state, own);
 }
 
 export type SetBody = (patch: Partial<TestBody>) => string | null;

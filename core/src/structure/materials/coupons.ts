@@ -3,22 +3,10 @@
  * standards have it (EN 14358 and ISO 12491, from memory): mean - k s, k the one-sided normal tolerance factor
  *   k = t'_(gamma; n-1, z_p sqrt(n)) / sqrt(n),  t' the quantile of the noncentral t distribution.
  */
-import { DomainError, findRoot } from '../../numeric';
+import { DomainError, findRoot, normalCdf } from '../../numeric';
 import { ONE_IN_TWENTY } from './material';
 
 const CONFIDENCE = 0.75;
-
-/** Normal distribution function, good to 1e-7. */
-function normalBelow(x: number): number {
-  // Abramowitz and Stegun, 7.1.26
-  const t = 1 / (1 + (0.3275911 * Math.abs(x)) / Math.SQRT2),
-    tail =
-      0.5 *
-      t *
-      (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
-      Math.exp((-x * x) / 2);
-  return x >= 0 ? 1 - tail : tail;
-}
 
 /** P(T' <= t) of the noncentral t with `nu` degrees and shift `delta`: the normal over the spread of s, by Simpson. */
 function noncentralBelow(t: number, nu: number, delta: number): number {
@@ -32,7 +20,7 @@ function noncentralBelow(t: number, nu: number, delta: number): number {
       f =
         s === 0 && nu > 1 ? 0 : Math.exp((nu - 1) * Math.log(Math.max(s, 1e-12)) - (nu * s * s) / 2 + nu / 2),
       w = (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) * f;
-    sum += w * normalBelow(t * s - delta);
+    sum += w * normalCdf(t * s - delta);
     weight += w;
   }
   return sum / weight;

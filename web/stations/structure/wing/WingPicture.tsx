@@ -70,6 +70,17 @@ export function WingPicture({ report, of, ghost, safety, place, onPlace }: Props
           ))}
         </g>
       ))}
+      {s.members.map(
+        (m) =>
+          m.ends && (
+            <g key={m.id} className="memberend" aria-hidden="true">
+              <path d={`M${m.ends.x} ${m.ends.y - 4}V${m.ends.y + 7}`} />
+              <text x={m.ends.x - 4} y={m.ends.y + 12} textAnchor="end">
+                {m.name}
+              </text>
+            </g>
+          ),
+      )}
       {ghost && (
         <polyline
           className="ghostline"

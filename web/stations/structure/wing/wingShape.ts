@@ -26,7 +26,12 @@ export interface WingShape {
   readonly bottom: number;
   readonly skin: string;
   readonly unbent: string;
-  readonly members: readonly { id: string; name: string; pieces: readonly Piece[] }[];
+  readonly members: readonly {
+    id: string;
+    name: string;
+    pieces: readonly Piece[];
+    /** where one that does not reach the tip ends */ ends: { x: number; y: number } | null;
+  }[];
   /** where it fails first */ readonly first: { x: number; y: number };
   readonly xOf: (y: number) => number;
 }
@@ -42,9 +47,12 @@ export function wingShape(r: StructureReport, c: CaseView, safety: number): Wing
     room = r.members[0]!.room,
     half = (p: number) => Math.max(1.5, (room[p]! * scale) / 2);
   const edge = (up: 1 | -1) => r.y.map((y, p) => point(xOf(y), zOf(p) - up * half(p)));
+  const last = (at: readonly unknown[]) => at.findLastIndex((s) => s !== null);
   const members = r.members.map(({ id, name, depth, at }) => ({
     id,
     name,
+    ends:
+      r.y[last(at)]! < 0.98 * r.tip ? { x: xOf(r.y[last(at)]!), y: zOf(last(at)) + half(last(at)) } : null,
     pieces: at.flatMap((_, i): Piece[] => {
       // two pieces an interval: start to middle, middle to end
       if (i % 3 === 2 || !at[i] || !at[i + 1]) return [];
