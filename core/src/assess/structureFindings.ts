@@ -25,10 +25,10 @@ const OTHERS: readonly CaseId[] = CASES.filter(
 );
 
 /** The state that is worst off by a number, among those that have it. */
-function worstBy(design: Design, of: (state: string) => number | undefined) {
+function worstBy(design: Design, of: (state: string) => number | undefined, hovering = false) {
   let worst: { state: Design['states'][number]; value: number } | null = null;
   for (const state of design.states) {
-    const value = hovers(state) ? undefined : of(state.id);
+    const value = hovers(state) && !hovering ? undefined : of(state.id);
     if (value !== undefined && (worst === null || value < worst.value)) worst = { state, value };
   }
   return worst;
@@ -73,6 +73,19 @@ export function structureFindings(design: Design, ledger: Ledger, add: Add): voi
   shapeFindings(design, add);
   pullFindings(design, ledger, add);
   const { safetyFactor } = design.structure;
+  const arm = worstBy(design, (l) => entryOf(ledger, 'armFactor', l)?.value, true);
+  if (arm && arm.value < safetyFactor)
+    add(
+      'structure',
+      arm.value < 1 ? 'stop' : 'look',
+      arm.state.id,
+      say('arm-weak', {
+        state: arm.state.name,
+        factor: arm.value,
+        needed: safetyFactor,
+        first: entryOf(ledger, 'armFactor', arm.state.id)?.warnings[0] ?? null,
+      }),
+    );
   for (const id of OTHERS) {
     const worst = worstBy(design, (l) => caseOf(ledger, 'caseFactor', l, id)?.value);
     if (!worst || worst.value >= safetyFactor) continue;

@@ -238,6 +238,29 @@ export function craneDocument(): DesignDocument {
     linkParts({
       ...drawn,
       ...layOut({ ...powertrain, rotors: rotors.map((r) => ({ ...r, maxThrust: 24, diameter: 0.4 })) }),
+      structure: {
+        ...d.structure,
+        arms: [
+          {
+            id: 'lift-boom',
+            name: 'Lift boom',
+            kind: 'arm',
+            length: 0.32,
+            count: 4,
+            shape: { kind: 'tube', outer: 0.016, wall: 0.001, material: 'carbon-tube' },
+          },
+          {
+            id: 'legs',
+            name: 'Landing legs',
+            kind: 'leg',
+            length: 0.2,
+            count: 3,
+            // a descent of one metre a second
+            drop: 0.05,
+            shape: { kind: 'strip', height: 0.004, width: 0.025, material: 'carbon-pultruded' },
+          },
+        ],
+      },
       payload: { ...d.payload, x: rotors.reduce((s, r) => s + r.x, 0) / 4 },
       wheels: d.wheels,
       dragItems: [

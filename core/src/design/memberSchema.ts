@@ -109,6 +109,27 @@ export const memberSchema = z.strictObject({
 });
 export type Member = z.infer<typeof memberSchema>;
 
+export const ARM_KINDS = ['arm', 'boom', 'leg', 'mount'] as const;
+
+/**
+ * What stands out from the body and bears at its end: a rotor's arm under its full thrust, a boom under its tail, a leg at a
+ * hard landing, a mount under what hangs on it.
+ */
+export const armSchema = z.strictObject({
+  id,
+  name: label,
+  kind: z.enum(ARM_KINDS),
+  length: field(above(5), 'length', 'length'),
+  /** alike ones that share the load */ count: field(z.int().min(1).max(24), 'count', 'how many'),
+  ...tapers,
+  /** tail that a boom bears */ surface: id.optional(),
+  /** height from which a leg lands [m] */ drop: field(between(0, 5), 'length', 'falls from', {
+    usual: [0.1, 0.6],
+  }).optional(),
+  /** what hangs on a mount [kg] */ hangs: field(between(0, 50), 'mass', 'what hangs on it').optional(),
+});
+export type Arm = z.infer<typeof armSchema>;
+
 const strength = (name: string) => field(between(0, 1e11), 'stress', name);
 const broke = z
   .array(field(above(1e11), 'stress', 'stress at failure'))

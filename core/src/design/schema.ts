@@ -17,7 +17,7 @@ import {
   stateFields,
   wheelSchema,
 } from './layoutSchema';
-import { memberSchema, ownMaterialSchema } from './memberSchema';
+import { armSchema, memberSchema, ownMaterialSchema } from './memberSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
 import { missionSchema, taskSchema } from './missionSchema';
 import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
@@ -439,6 +439,7 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   structure: z.strictObject({
     members: z.array(memberSchema).max(40),
+    /** what bears at its end */ arms: z.array(armSchema).max(24).optional(),
     /** the person's own, as they were when they were taken in */ materials: z
       .array(ownMaterialSchema)
       .max(40)

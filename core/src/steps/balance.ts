@@ -25,6 +25,7 @@ function massParts({ design }: Source) {
         safetyFactor: 0,
         flown: [],
         fastest: 0,
+        arms: [],
       },
       payload: { ...payload, name: '' },
     },

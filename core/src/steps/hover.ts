@@ -9,7 +9,7 @@ import { quantitiesOf, remark, part } from './quantity';
 import { step } from './step';
 
 /** null: it does not hover, or nothing lifts. */
-const hover = step({
+export const hover = step({
   id: 'hover',
   scope: 'state',
   needs: { drives, energy, balance },

@@ -8,6 +8,7 @@ export { drives, energy } from './drive';
 export { work } from './lap';
 export { bodies, coupled, lattice } from './lattice';
 export { sweeps } from './lift';
+export { arms } from './arms';
 export { bearing, cases } from './spanLoads';
 export type { Cases } from './spanLoads';
 export { verdicts } from './structure';

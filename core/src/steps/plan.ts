@@ -3,6 +3,7 @@
  * only what stands above it. The ledger is read off the steps in this order.
  */
 import { AIR_PART } from './air';
+import { ARMS_PART } from './arms';
 import { BALANCE_PART } from './balance';
 import { CLIMB_PART } from './climb';
 import { DRAG_PART } from './drag';
@@ -49,6 +50,7 @@ const PARTS = [
   // structure
   LOADS_PART,
   STRUCTURE_PART,
+  ARMS_PART,
 ] as const;
 
 type Quantities = (typeof PARTS)[number]['quantities'];

@@ -199,7 +199,7 @@ const GLIDER_FASTEST = 2;
  * How fast it is flown: as typed, else the level top speed; null where neither is known. What is asked of a case is a
  * number that somebody holds to: its own spread goes no further.
  */
-const fastest = step({
+export const fastest = step({
   id: 'fastest',
   scope: 'state',
   needs: { climb, lift },

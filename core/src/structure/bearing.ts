@@ -65,10 +65,13 @@ export function namedIn(d: Pick<Design, 'structure'>): (id: string) => Material 
   return (id) => materialNamed(id, own);
 }
 
-/** Every material that members name and nobody knows. */
-export function unknownMaterials(d: Pick<Design, 'structure'>, members = d.structure.members): string[] {
+/** Every material that members and arms name and nobody knows. @param of these alone */
+export function unknownMaterials(
+  d: Pick<Design, 'structure'>,
+  of: readonly Pick<Member, 'shape' | 'steps'>[] = [...d.structure.members, ...(d.structure.arms ?? [])],
+): string[] {
   const named = namedIn(d);
-  const all = members.flatMap((m) => [m.shape, ...(m.steps ?? []).map((s) => s.shape)].flatMap(materialsOf));
+  const all = of.flatMap((m) => [m.shape, ...(m.steps ?? []).map((s) => s.shape)].flatMap(materialsOf));
   return [...new Set(all)].filter((id) => !named(id));
 }
 

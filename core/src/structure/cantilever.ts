@@ -58,7 +58,7 @@ export interface CantileverTask {
   readonly intervals?: number;
 }
 
-export interface FirstFailure extends Pick<Capacity, 'way' | 'part' | 'material'> {
+export interface FirstFailure extends Pick<Capacity, 'way' | 'part' | 'material' | 'by'> {
   /** load factor */ readonly factor: number;
   /** distance out [m] */ readonly y: number;
 }
@@ -125,7 +125,7 @@ export function solveCantilever(task: CantileverTask): CantileverResult | null {
     const least = lowest(waysAt(s, moment[i], shear[i]));
     factor[i] = least?.at ?? Infinity;
     if (least && (first === null || least.at < (first as FirstFailure).factor * (1 - 1e-9)))
-      first = { way: least.way, part: least.part, material: least.material, factor: least.at, y: y[i] };
+      first = { ...least, factor: least.at, y: y[i] };
   });
   return {
     y,
@@ -151,7 +151,7 @@ function sidewaysFirst(
   const strip = m.shape.kind === 'strip' && m.held === undefined;
   if (!strip || (first !== null && first.factor <= turns)) return first;
   const material = sections[0]!.slabs[0]!.material.name;
-  return { way: 'sideways', part: 'member', material, factor: turns, y: 0 };
+  return { way: 'sideways', part: 'member', material, by: 'stiffness', factor: turns, y: 0 };
 }
 
 /** Simpson over every interval [kg]. */

@@ -1,4 +1,6 @@
 export { extentOf, piecesOf, shapeAt, tapered } from './along';
+export { armVerdict } from './arms';
+export type { ArmsAsked, ArmVerdict } from './arms';
 export { beamGrid, deflected, integrated } from './beam';
 export type { Grid } from './beam';
 export { bearingOf, namedIn, tipOf, unknownMaterials } from './bearing';

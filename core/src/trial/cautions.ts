@@ -90,6 +90,12 @@ export const CAUTIONS: readonly Caution[] = [
       'it is tested again.',
   },
   {
+    id: 'dust',
+    hazard: 'cutting and laying up composites',
+    places: ['structure'],
+    text: 'Carbon dust and wet resin harm lungs and skin: mask, gloves, air. A calculation does not replace a proof load.',
+  },
+  {
     id: 'hand',
     hazard: 'launching by hand',
     places: ['flight'],

@@ -55,6 +55,8 @@ export const STRUCTURE_WORDS = {
       /^./,
       (c) => c.toUpperCase(),
     ),
+  'arm-weak': (f: { state: string; factor: number; needed: number; first: AnySaid | null }, s: Speech) =>
+    `An arm or leg is borne ${f.factor.toFixed(2)} times in ${f.state}; ${f.needed} is wanted.${s.also(f.first)}`,
   /** which member lets go, how and where */
   'fails-first': (
     f: { member: string; part: string; material: string; way: string; y: number; of: string | null },

@@ -5,6 +5,7 @@ import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
 import { Readings } from '../../parts/marks/Reading';
 import { StatePicker } from '../../parts/StatePicker';
+import { ArmsTab } from './arms/ArmsTab';
 import { DiagramTab } from './diagram/DiagramTab';
 import { MaterialsTab } from './members/MaterialsTab';
 import { MembersTab } from './members/MembersTab';
@@ -18,6 +19,7 @@ const TABS = {
   wing: 'What breaks',
   diagram: 'g over speed',
   members: 'Members',
+  arms: 'Arms and legs',
   sold: 'What is sold',
   load: 'Load test',
   materials: 'Materials',
@@ -26,7 +28,7 @@ type Tab = keyof typeof TABS;
 
 export function Structure() {
   const { report, trouble } = useStructure(),
-    [tab, setTab] = useTab<Tab>(['wing', 'diagram', 'members', 'sold', 'load', 'materials']);
+    [tab, setTab] = useTab<Tab>(['wing', 'diagram', 'members', 'arms', 'sold', 'load', 'materials']);
   return (
     <div className="stack">
       <Cautions at="structure" />
@@ -46,6 +48,7 @@ export function Structure() {
       )}
       <div className="station cols-structure">
         <div>
+          {tab === 'arms' && <ArmsTab report={report} />}
           {tab === 'sold' && <SoldTab />}
           {tab === 'load' && <LoadTab />}
           {tab === 'materials' && <MaterialsTab />}
@@ -64,6 +67,7 @@ export function Structure() {
               'safePullSpeed',
               'gustLoadFactor',
               'tipDeflection',
+              'armFactor',
             ]}
           />
           <Readings title="At the root" state="all" ids={['sparMoment', 'sparStiffness']} />

@@ -2,13 +2,14 @@
 import { runOf, type StepCache } from '../../assess';
 import { factorsOf, type Brief, type Calibration, type Design } from '../../design';
 import { DomainError } from '../../numeric';
-import { bearing, cases, verdicts, type CaseVerdict } from '../../steps';
+import { arms, bearing, cases, verdicts, type CaseVerdict } from '../../steps';
 import {
   deflected,
   factorAt,
   integrated,
   loadCases,
   memberMass,
+  type ArmVerdict,
   type Bearing,
   type CaseId,
   type Learnt,
@@ -46,6 +47,7 @@ export interface StructureReport {
   /** both halves [kg] */ readonly mass: number;
   readonly cases: readonly CaseView[];
   readonly envelope: Envelope;
+  readonly arms: readonly ArmVerdict[];
 }
 
 function caseView(b: Bearing, of: LoadCase, v: CaseVerdict, f: Learnt): CaseView {
@@ -104,5 +106,6 @@ export function structureReport(
       ),
     ),
     envelope: envelopeOf(design, found, verdict),
+    arms: run.of(arms, state)?.all ?? [],
   };
 }
