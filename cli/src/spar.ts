@@ -275,6 +275,7 @@ function resultJson(r: CantileverResult, member: Member): object {
 
 /** @throws UsageError one sentence */
 export async function sparCommand(v: SparValues): Promise<object> {
+  chosen(v, 'shape', SHAPES);
   const length = needed(v, 'length-m', 0, 50, 'how far it reaches from its root'),
     load = needed(v, 'load-n', 0, 1e6, 'the whole load on this one cantilever'),
     distribution = v.distribution === undefined ? 'elliptic' : chosen(v, 'distribution', DISTRIBUTIONS),

@@ -2,7 +2,7 @@
 /** The application's server actions: inputs are checked here, the work is done beside. Saves and imports have routes. */
 import { z } from 'zod';
 import { starterDocument, bitternDocument } from '@skiametra/core/demo';
-import { readDocument, testBodySchema } from '@skiametra/core/design';
+import { ownMaterialSchema, readDocument, testBodySchema } from '@skiametra/core/design';
 import { cleanText } from './clean';
 import { getDb } from './connection';
 import { faultOf } from './faults';
@@ -10,6 +10,7 @@ import { nameSave } from './history';
 import { idSchema } from './ids';
 import { personNamed, setUnits, type Person } from './people';
 import { currentPersonId, signIn } from './person';
+import { dropMaterial, keepMaterial, listMaterials, type KeptMaterial } from './materials';
 import { createProject, deleteProject, restoreProject } from './projects';
 import { createTest, createVersion, type TestRow } from './store';
 
@@ -137,5 +138,34 @@ export async function setUnitsAction(units: 'metric' | 'imperial'): Promise<Answ
   return answer(async () => {
     await setUnits(getDb(), await currentPersonId(), units);
     return { status: 'ok', value: null };
+  });
+}
+
+/** Materials that the person in the chair keeps for all projects. */
+export async function listMaterialsAction(): Promise<Answer<KeptMaterial[]>> {
+  return answer(async () => ({ status: 'ok', value: await listMaterials(getDb(), await currentPersonId()) }));
+}
+
+/** Keeps a material under its name; one of that name is replaced. */
+export async function keepMaterialAction(data: unknown): Promise<Answer<KeptMaterial[]>> {
+  const parsed = ownMaterialSchema.safeParse(cleanText(data));
+  if (!parsed.success || parsed.data.name.trim() === '')
+    return refused('Give the material a name and all its figures before it is kept.');
+  return answer(async () => {
+    const by = await currentPersonId(),
+      kept = await keepMaterial(getDb(), by, parsed.data);
+    return kept ? { status: 'ok', value: await listMaterials(getDb(), by) } : refused(FULL);
+  });
+}
+
+const FULL = 'The shelf holds 200 materials: take one away before another is kept.';
+
+/** Takes a material off the person's shelf; projects that took it in keep their copy. */
+export async function dropMaterialAction(id: number): Promise<Answer<KeptMaterial[]>> {
+  if (!idSchema.safeParse(id).success) return refused('There is no such material.');
+  return answer(async () => {
+    const by = await currentPersonId();
+    await dropMaterial(getDb(), by, id);
+    return { status: 'ok', value: await listMaterials(getDb(), by) };
   });
 }

@@ -13,7 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Polar } from '@skiametra/core/section';
-import type { DesignDocument, LogRow, TestBody } from '@skiametra/core/design';
+import type { DesignDocument, LogRow, OwnMaterial, TestBody } from '@skiametra/core/design';
 import type { Head } from './head';
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
@@ -27,6 +27,21 @@ export const people = pgTable('people', {
     .default('metric'),
   createdAt: when('created_at'),
 });
+
+/** Materials that somebody weighed, bent or broke, for all projects of that person. */
+export const materials = pgTable(
+  'materials',
+  {
+    id: serial('id').primaryKey(),
+    personId: integer('person_id')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    material: jsonb('material').$type<OwnMaterial>().notNull(),
+    updatedAt: when('updated_at'),
+  },
+  (t) => [uniqueIndex('materials_of_person').on(t.personId, t.name)],
+);
 
 export const projects = pgTable('projects', {
   id: serial('id').primaryKey(),

@@ -124,7 +124,7 @@ describe('exchange', () => {
     const first = (await exportProject(db, projectId))!;
     const again = await importProject(db, first);
     expect(await exportProject(db, again.projectId)).toEqual(first);
-    expect(first.versions.map((v) => v.parent)).toEqual([null, 'v1', 'v1', 'v1', 'v4']);
+    expect(first.versions.map((v) => v.parent)).toEqual([null, 'v1', 'v1', 'v1', 'v1', 'v5']);
     expect(await exportProject(db, 424242)).toBeNull();
   });
   it('names of tests in a calibration follow the tests', async () => {

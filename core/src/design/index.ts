@@ -72,7 +72,7 @@ export type { Swap } from './powerSchema';
 export type { DriveSpec, Thruster } from './driveSchema';
 export { LEG_KINDS } from './missionSchema';
 export type { Leg, Mission, Task } from './missionSchema';
-export { ARM_KINDS } from './memberSchema';
+export { ARM_KINDS, ownMaterialSchema } from './memberSchema';
 export type { Arm, Member, MemberKind, MemberShape, OwnMaterial, Repair, TipSizes } from './memberSchema';
 export { DEFAULT_CHORD_PLACE, membersOf, sparOf } from './members';
 export { courseOf, lapMission, timedLegs, timedMission } from './course';

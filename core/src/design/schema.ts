@@ -439,6 +439,10 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   structure: z.strictObject({
     members: z.array(memberSchema).max(40),
+    /** other ways of building it, kept to compare: at most three beside the one that is drawn */ others: z
+      .array(z.strictObject({ id, name: label, members: z.array(memberSchema).max(40) }))
+      .max(3)
+      .optional(),
     /** what bears at its end */ arms: z.array(armSchema).max(24).optional(),
     /** the person's own, as they were when they were taken in */ materials: z
       .array(ownMaterialSchema)

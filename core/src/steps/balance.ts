@@ -26,6 +26,7 @@ function massParts({ design }: Source) {
         flown: [],
         fastest: 0,
         arms: [],
+        others: [],
       },
       payload: { ...payload, name: '' },
     },

@@ -32,6 +32,7 @@ export interface Step<O = any, S extends Scope = Scope> {
   /** its own and those of all it needs */ readonly reach: ReadonlySet<CauseId>;
   /** how many of its results are worth memory */ readonly keeps: number;
   /** what depends on it is the same while its result is, whatever it was made from */ readonly byContent: boolean;
+  /** taken as it comes out at rest: no cause moves it */ readonly still: boolean;
   readonly slice: (source: Source, state: State) => object;
   readonly run: (results: any, slice: any, causes: any, keep: Keep) => O;
 }
@@ -58,14 +59,14 @@ export function step<
   causes?: readonly C[];
   keeps?: number;
   byContent?: boolean;
-  /** taken as it comes out at rest: no cause moves it or what depends on it through it */ still?: boolean;
+  still?: boolean;
   slice: (source: Source, state: State) => I;
   run: (results: Results<N, S>, slice: I, causes: Pick<Causes, C>, keep: Keep) => O;
 }): Step<O, S> {
   const { causes = [], keeps = KEEPS, byContent = false, still = false, ...rest } = made;
   const reach = new Set<CauseId>(causes);
   if (!still) for (const n of Object.values(made.needs)) for (const c of n.reach) reach.add(c);
-  return { ...rest, needs: Object.entries(made.needs), causes, keeps, byContent, reach };
+  return { ...rest, needs: Object.entries(made.needs), causes, keeps, byContent, still, reach };
 }
 
 /** A step that reads nothing of the document by itself. */

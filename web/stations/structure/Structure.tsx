@@ -1,11 +1,14 @@
 'use client';
 import { SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
 import { Cautions } from '../../parts/Cautions';
 import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
 import { Readings } from '../../parts/marks/Reading';
 import { StatePicker } from '../../parts/StatePicker';
 import { ArmsTab } from './arms/ArmsTab';
+import { CompareTab } from './compare/CompareTab';
+import { useOthers } from './compare/useOthers';
 import { DiagramTab } from './diagram/DiagramTab';
 import { MaterialsTab } from './members/MaterialsTab';
 import { MembersTab } from './members/MembersTab';
@@ -20,6 +23,7 @@ const TABS = {
   diagram: 'g over speed',
   members: 'Members',
   arms: 'Arms and legs',
+  compare: 'Compare',
   sold: 'What is sold',
   load: 'Load test',
   materials: 'Materials',
@@ -28,7 +32,18 @@ type Tab = keyof typeof TABS;
 
 export function Structure() {
   const { report, trouble } = useStructure(),
-    [tab, setTab] = useTab<Tab>(['wing', 'diagram', 'members', 'arms', 'sold', 'load', 'materials']);
+    [tab, setTab] = useTab<Tab>([
+      'wing',
+      'diagram',
+      'members',
+      'arms',
+      'compare',
+      'sold',
+      'load',
+      'materials',
+    ]);
+  const [ghost, setGhost] = useState<string | null>(null),
+    others = useOthers();
   return (
     <div className="stack">
       <Cautions at="structure" />
@@ -49,11 +64,13 @@ export function Structure() {
       <div className="station cols-structure">
         <div>
           {tab === 'arms' && <ArmsTab report={report} />}
+          {tab === 'compare' && <CompareTab report={report} ghost={ghost} choose={setGhost} />}
           {tab === 'sold' && <SoldTab />}
           {tab === 'load' && <LoadTab />}
           {tab === 'materials' && <MaterialsTab />}
           {tab === 'members' && <MembersTab report={report} />}
-          {tab === 'wing' && (report ? <WingTab report={report} /> : <Nothing />)}
+          {tab === 'wing' &&
+            (report ? <WingTab report={report} ghost={others.get(ghost ?? '') ?? null} /> : <Nothing />)}
           {tab === 'diagram' && (report ? <DiagramTab report={report} /> : <Nothing />)}
         </div>
         <div className="stack">

@@ -8,6 +8,7 @@ import { QuantityField } from '../../../parts/fields/QuantityField';
 import { STRUCTURE } from '../../../parts/paths';
 import { DocTable, freshId } from '../../../parts/table';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
+import { MaterialShelf } from './MaterialShelf';
 
 const MODE_NAMES: Readonly<Record<Mode, string>> = {
   tension: 'Pulled',
@@ -118,6 +119,7 @@ export function OwnMaterials() {
           number('used', 'Used'),
         ]}
       />
+      <MaterialShelf materials={materials} />
       {materials.map((m) => (
         <details key={m.id}>
           <summary className="dim clickable">Pieces of {m.name} that were broken</summary>

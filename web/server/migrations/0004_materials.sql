@@ -1,0 +1,10 @@
+CREATE TABLE "materials" (
+	"id" serial PRIMARY KEY NOT NULL,
+	"person_id" integer NOT NULL,
+	"name" text NOT NULL,
+	"material" jsonb NOT NULL,
+	"updated_at" timestamp with time zone DEFAULT now() NOT NULL
+);
+--> statement-breakpoint
+ALTER TABLE "materials" ADD CONSTRAINT "materials_person_id_people_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."people"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+CREATE UNIQUE INDEX "materials_of_person" ON "materials" USING btree ("person_id","name");
