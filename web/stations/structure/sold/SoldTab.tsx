@@ -105,7 +105,7 @@ function useColumns(answer: SoldReport | null, take: (r: Ranked) => void): Shown
       label: '',
       width: 76,
       render: (r) => (
-        <Button size="compact-xs" variant="light" onClick={() => take(r)} aria-label={`Take ${r.label}`}>
+        <Button size="compact-xs" variant="light" onClick={() => take(r)} aria-label={`Take it: ${r.label}`}>
           Take it
         </Button>
       ),
