@@ -34,39 +34,24 @@ function worstBy(design: Design, of: (state: string) => number | undefined, hove
   return worst;
 }
 
-function pullFindings({ structure: s, ...design }: Design, ledger: Ledger, add: Add): void {
-  const whole = { structure: s, ...design } as Design,
-    first = (id: 'failLoadFactor' | 'failLoadFactorDown', state: string) =>
-      entryOf(ledger, id, state)?.warnings[0] ?? null;
-  const up = worstBy(whole, (l) => entryOf(ledger, 'failLoadFactor', l)?.value),
-    needUp = s.requiredLoadFactor * s.safetyFactor;
-  if (up && up.value < needUp)
-    add(
-      'structure',
-      'stop',
-      up.state.id,
-      say('breaks-up', {
-        state: up.state.name,
-        at: up.value,
-        asked: s.requiredLoadFactor,
-        factor: s.safetyFactor,
-        first: first('failLoadFactor', up.state.id),
-      }),
-    );
-  const down = worstBy(whole, (l) => entryOf(ledger, 'failLoadFactorDown', l)?.value),
-    needed = s.requiredNegative * s.safetyFactor;
-  if (down && down.value < needed)
-    add(
-      'structure',
-      'stop',
-      down.state.id,
-      say('breaks-down', {
-        state: down.state.name,
-        at: down.value,
-        needed,
-        first: first('failLoadFactorDown', down.state.id),
-      }),
-    );
+function pullFindings(design: Design, ledger: Ledger, add: Add): void {
+  const { requiredLoadFactor, requiredNegative, safetyFactor: factor } = design.structure;
+  /** The state that breaks first, where it does so below what is asked. */
+  const breaking = (id: 'failLoadFactor' | 'failLoadFactorDown', needed: number) => {
+    const worst = worstBy(design, (l) => entryOf(ledger, id, l)?.value);
+    if (!worst || worst.value >= needed) return null;
+    const { id: state, name } = worst.state;
+    return {
+      state,
+      said: { state: name, at: worst.value, first: entryOf(ledger, id, state)?.warnings[0] ?? null },
+    };
+  };
+  const up = breaking('failLoadFactor', requiredLoadFactor * factor);
+  if (up)
+    add('structure', 'stop', up.state, say('breaks-up', { ...up.said, asked: requiredLoadFactor, factor }));
+  const needed = requiredNegative * factor,
+    down = breaking('failLoadFactorDown', needed);
+  if (down) add('structure', 'stop', down.state, say('breaks-down', { ...down.said, needed }));
 }
 
 export function structureFindings(design: Design, ledger: Ledger, add: Add): void {

@@ -11,7 +11,7 @@ export { sweeps } from './lift';
 export { arms } from './arms';
 export { bearing, cases } from './spanLoads';
 export type { Cases } from './spanLoads';
-export { verdicts } from './structure';
+export { bent, verdicts } from './structure';
 export type { CaseVerdict } from './structure';
 export { CURVES, PLAN, READ, READ_IDS } from './plan';
 export type { ReadId } from './plan';

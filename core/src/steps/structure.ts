@@ -102,7 +102,7 @@ interface Bent {
 }
 
 /** The wing at load factor 1, as it is pulled at the stall. */
-const bent = step({
+export const bent = step({
   id: 'bending at 1 g',
   scope: 'state',
   needs: { bearing, cases },

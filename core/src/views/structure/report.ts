@@ -2,7 +2,7 @@
 import { runOf, type StepCache } from '../../assess';
 import { factorsOf, type Brief, type Calibration, type Design } from '../../design';
 import { DomainError } from '../../numeric';
-import { arms, bearing, cases, verdicts, type CaseVerdict } from '../../steps';
+import { arms, bearing, bent, cases, verdicts, type CaseVerdict } from '../../steps';
 import {
   deflected,
   factorAt,
@@ -46,6 +46,7 @@ export interface StructureReport {
   readonly members: readonly MemberView[];
   /** both halves [kg] */ readonly mass: number;
   readonly cases: readonly CaseView[];
+  /** deflection of the tip at load factor 1, as the ledger has it [m] */ readonly tipAtOne: number;
   readonly envelope: Envelope;
   readonly arms: readonly ArmVerdict[];
 }
@@ -105,6 +106,7 @@ export function structureReport(
         learnt,
       ),
     ),
+    tipAtOne: run.of(bent, state)?.deflection.at(-1) ?? 0,
     envelope: envelopeOf(design, found, verdict),
     arms: run.of(arms, state)?.all ?? [],
   };

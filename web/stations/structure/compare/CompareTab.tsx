@@ -17,11 +17,6 @@ interface Row {
 
 const MOST = 3;
 
-const tipOf = (r: StructureReport | null): number | null => {
-  const pull = r?.cases.find((c) => c.id === 'pull');
-  return pull ? pull.deflection[pull.deflection.length - 1]! / pull.n : null;
-};
-
 /** Who fails first in the pull at the stall. */
 function useFirst(): (r: StructureReport | null) => string {
   const words = useSentence();
@@ -98,7 +93,7 @@ export function CompareTab({ report, ghost, choose }: Props) {
       width: 84,
       value: (r) => (r.report ? -r.report.envelope.fails[1] : null),
     },
-    { key: 'tip', label: 'Tip at 1 g', kind: 'length', width: 84, value: (r) => tipOf(r.report) },
+    { key: 'tip', label: 'Tip at 1 g', kind: 'length', width: 84, value: (r) => r.report?.tipAtOne ?? null },
     { key: 'first', label: 'First', value: (r) => first(r.report) },
     {
       key: 'do',
