@@ -1,0 +1,14 @@
+/**
+ * Layouts to begin from, each drawn at the span and mean chord of the design it replaces and balanced by shifting the
+ * wings along the body. What each layout fixes and what it costs stands beside it. Proportions are common practice, no
+ * source.
+ */
+import type { LayoutTemplate } from './kit';
+import { PAIRED } from './paired';
+import { TAILED } from './tailed';
+import { TAILLESS } from './tailless';
+
+export { balanced } from './build';
+export type { LayoutTemplate } from './kit';
+
+export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [...TAILED, ...PAIRED, ...TAILLESS];
