@@ -1,3 +1,4 @@
+import { BEGINNINGS } from '@skiametra/core/start';
 import { getDb } from '../server/connection';
 import { currentPerson } from '../server/person';
 import { deletedProjects, listProjects } from '../server/projects';
@@ -12,5 +13,6 @@ export default async function Home() {
     deletedProjects(db),
     currentPerson(),
   ]);
-  return <ProjectShelf projects={projects} deleted={deleted} person={me.name} />;
+  const beginnings = BEGINNINGS.map(({ id, name }) => ({ value: id, label: name }));
+  return <ProjectShelf projects={projects} deleted={deleted} person={me.name} beginnings={beginnings} />;
 }

@@ -1,7 +1,7 @@
 'use server';
 /** The application's server actions: inputs are checked here, the work is done beside. Saves and imports have routes. */
 import { z } from 'zod';
-import { starterDocument, bitternDocument } from '@skiametra/core/demo';
+import { BEGINNINGS } from '@skiametra/core/start';
 import { ownMaterialSchema, readDocument, testBodySchema } from '@skiametra/core/design';
 import { cleanText } from './clean';
 import { getDb } from './connection';
@@ -37,14 +37,14 @@ const nameSchema = z
 export async function createProjectAction(
   name: string,
   aircraft: string,
-  from: 'plain' | 'bittern',
+  from: string,
 ): Promise<Answer<{ projectId: number; versionId: number }>> {
   const parsed = z
-    .object({ name: nameSchema, aircraft: nameSchema, from: z.enum(['plain', 'bittern']) })
+    .object({ name: nameSchema, aircraft: nameSchema, from: z.enum(BEGINNINGS.map((b) => b.id)) })
     .safeParse({ name, aircraft, from });
   if (!parsed.success) return refused('Give the project and the aircraft a name of up to 80 characters.');
   const p = parsed.data,
-    doc = p.from === 'bittern' ? bitternDocument() : starterDocument();
+    doc = BEGINNINGS.find((b) => b.id === p.from)!.make();
   return answer(async () => ({
     status: 'ok',
     value: await createProject(getDb(), p.name, p.aircraft, doc, await currentPersonId()),

@@ -191,6 +191,8 @@ export function scoreStates(
 ): ScoreResult {
   const { rivals = 'likely', held, tasks = compileTasks(brief) } = options;
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
+  // where nothing is scored there is no score, and none is nought
+  if (!tasks.length) return out;
   const problems = new Map<string, readonly Said[]>();
   const scoring: Scoring = {
     v,

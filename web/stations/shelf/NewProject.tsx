@@ -9,14 +9,16 @@ export function NewProject({
   opened,
   onClose,
   onMade,
+  beginnings,
 }: {
+  /** what it may begin from */ beginnings: { value: string; label: string }[];
   opened: boolean;
   onClose: () => void;
   onMade: (r: { projectId: number; versionId: number }) => void;
 }) {
   const [name, setName] = useState('');
   const [aircraft, setAircraft] = useState('');
-  const [from, setFrom] = useState<'plain' | 'bittern'>('plain');
+  const [from, setFrom] = useState('plain');
   const [error, setError] = useState<string | null>(null);
   const submit = async () => {
     const r = await called(createProjectAction(name, aircraft, from));
@@ -48,11 +50,8 @@ export function NewProject({
         <NativeSelect
           label="Begin from"
           value={from}
-          onChange={(e) => setFrom(e.currentTarget.value as 'plain' | 'bittern')}
-          data={[
-            { value: 'plain', label: 'A plain electric aircraft, rectangular wing' },
-            { value: 'bittern', label: 'A copy of the Bittern with its brief' },
-          ]}
+          onChange={(e) => setFrom(e.currentTarget.value)}
+          data={beginnings}
         />
         {error && (
           <div role="alert" className="stoptext">

@@ -17,10 +17,12 @@ export function ProjectShelf({
   projects,
   deleted,
   person,
+  beginnings,
 }: {
   projects: ProjectCard[];
   deleted: DeletedProject[];
   person: string;
+  beginnings: { value: string; label: string }[];
 }) {
   const router = useRouter();
   const [making, setMaking] = useState(false);
@@ -142,7 +144,7 @@ export function ProjectShelf({
         </article>
       ))}
       <Deleted list={deleted} onBack={(p) => void bringBack(p)} />
-      <NewProject opened={making} onClose={() => setMaking(false)} onMade={open} />
+      <NewProject beginnings={beginnings} opened={making} onClose={() => setMaking(false)} onMade={open} />
     </main>
   );
 }

@@ -15,7 +15,7 @@ import { bodySlopes, linearAero, planformOf, solveLattice } from '../../surface'
 import { SECTIONS } from './kit';
 
 /** Body of a length; the stations of a model's pod and boom. */
-export function bodyOf(length: number, width: number): Design['body'] {
+function bodyOf(length: number, width: number): Design['body'] {
   return [
     { x: 0, width: 0.45 * width, height: 0.45 * width, z: 0 },
     { x: 0.12 * length, width, height: 1.1 * width, z: 0 },
@@ -25,8 +25,11 @@ export function bodyOf(length: number, width: number): Design['body'] {
   ];
 }
 
+/** Wings and smaller surfaces as they are usually built [kg/m2]; common practice, no source. */
+const SKINS = { wing: 1.4, rest: 0.75 };
+
 /** Items that do not belong to a surface keep their mass; skins are made anew for the new surfaces. */
-export function itemsFor(base: Design, surfaces: readonly Surface[], length: number): Item[] {
+function itemsFor(base: Design, { surfaces, length, skins = SKINS }: Parts): Item[] {
   const old = Math.max(...base.body.map((b) => b.x)),
     k = length / old;
   const kept = base.items
@@ -36,6 +39,9 @@ export function itemsFor(base: Design, surfaces: readonly Surface[], length: num
       x: i.x * k,
       movable: i.movable && { from: i.movable.from * k, to: i.movable.to * k },
     }));
+  const span = planformOf(surfaces.find((q) => q.role === 'wing')!).span;
+  const bears = (s: Surface) =>
+    s.role === 'wing' || (s.role === 'tail' && s.stations.length > 1 && planformOf(s).span > 0.6 * span);
   const shells = surfaces.map((s): Item => ({
     id: `${s.id}-shell`,
     name: s.name,
@@ -43,13 +49,7 @@ export function itemsFor(base: Design, surfaces: readonly Surface[], length: num
     planned: {
       kind: 'areal',
       surface: s.id,
-      perArea:
-        s.role === 'wing' ||
-        (s.role === 'tail' &&
-          s.stations.length > 1 &&
-          planformOf(s).span > 0.6 * planformOf(surfaces.find((q) => q.role === 'wing')!).span)
-          ? 1.4
-          : 0.75,
+      perArea: bears(s) ? skins.wing : skins.rest,
     },
     basis: 'guess',
     spread: 0.15,
@@ -64,7 +64,7 @@ export function itemsFor(base: Design, surfaces: readonly Surface[], length: num
   return [...shells.map((s) => (taken.has(s.id) ? { ...s, id: `${s.id}-skin` } : s)), ...kept];
 }
 
-export function contoursOf(d: Design): Map<string, Contour> {
+function contoursOf(d: Design): Map<string, Contour> {
   return new Map(
     d.sections.map((s) => [s.id, sectionModel(s.shape, s.change ?? null, TABLE_POINTS).outline]),
   );
@@ -108,7 +108,7 @@ export interface Parts {
   pods?: Design['pods'];
   rotors?: Powertrain['rotors'];
   items?: Item[];
-  wheels?: boolean;
+  /** of wings, and of what is smaller [kg/m2] */ skins?: { wing: number; rest: number };
   propX?: number;
 }
 
@@ -119,13 +119,24 @@ function marginsFor(base: Design, own?: [number, number]): { marginMin: number; 
   return marginMin < 0.06 ? { marginMin: 0.08, marginMax: 0.2 } : { marginMin, marginMax };
 }
 
+/** The drive it has, with its propeller where the layout puts it; what has none stays without. */
+function drivenBy(base: Design, parts: Parts): Pick<Design, 'power' | 'drives' | 'thrusters'> {
+  const { power, drives, thrusters } = base;
+  if (!drives.length && !parts.rotors) return { power, drives, thrusters };
+  const { rotors: _r, ...own } = powertrainOf(base);
+  return layOut({
+    ...own,
+    propeller: { ...own.propeller, x: parts.propX ?? 0, z: 0 },
+    ...(parts.rotors ? { rotors: parts.rotors } : {}),
+  });
+}
+
 export function build(base: Design, parts: Parts): Design {
-  const { pods: _p, wheels: _w, built: _b, halves: _h, ...rest } = base,
-    { rotors: _r, ...own } = powertrainOf(base);
+  const { pods: _p, wheels: _w, built: _b, halves: _h, ...rest } = base;
   const width = parts.width ?? Math.max(...base.body.map((b) => b.width));
   const used = new Set(parts.surfaces.flatMap((s) => s.stations.map((q) => q.section)));
   const kept = base.sections.filter((s) => !SECTIONS.some((q) => q.id === s.id) && !used.has(s.id));
-  const items = [...itemsFor(base, parts.surfaces, parts.length), ...(parts.items ?? [])];
+  const items = [...itemsFor(base, parts), ...(parts.items ?? [])];
   const ids = new Set(items.map((i) => i.id));
   const mm = (v: number) => Math.round(v * 1000) / 1000;
   const surfaces = parts.surfaces.map((q) => ({
@@ -149,11 +160,7 @@ export function build(base: Design, parts: Parts): Design {
       }))
       .map((l) => JSON.parse(JSON.stringify(l)) as typeof l),
     payload: { ...base.payload, x: 0.27 * parts.length },
-    ...layOut({
-      ...own,
-      propeller: { ...own.propeller, x: parts.propX ?? 0, z: 0 },
-      ...(parts.rotors ? { rotors: parts.rotors } : {}),
-    }),
+    ...drivenBy(base, parts),
     flight: { ...base.flight, ...marginsFor(base, parts.margins) },
     ...(parts.pods ? { pods: parts.pods } : {}),
   });

@@ -3,6 +3,7 @@
  * wings along the body. What each layout fixes and what it costs stands beside it. Proportions are common practice, no
  * source.
  */
+import { GLIDERS } from './gliders';
 import type { LayoutTemplate } from './kit';
 import { PAIRED } from './paired';
 import { TAILED } from './tailed';
@@ -11,4 +12,4 @@ import { TAILLESS } from './tailless';
 export { balanced } from './build';
 export type { LayoutTemplate } from './kit';
 
-export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [...TAILED, ...PAIRED, ...TAILLESS];
+export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [...TAILED, ...PAIRED, ...TAILLESS, ...GLIDERS];

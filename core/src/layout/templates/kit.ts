@@ -56,6 +56,7 @@ export const SECTIONS: Design['sections'] = [
     shape: { kind: 'naca5', digits: '23112' },
     note: 'generated, reflexed',
   },
+  { id: 'thin-section', name: 'NACA 3409', shape: { kind: 'naca4', digits: '3409' }, note: 'generated' },
   { id: 'sweep-section', name: 'NACA 2412', shape: { kind: 'naca4', digits: '2412' }, note: 'generated' },
 ];
 
