@@ -1,4 +1,5 @@
 'use client';
+import { NoTask } from './NoTask';
 import { StateScores } from './StateScores';
 import type { AnySaid } from '@skiametra/core/words';
 import { useSentence } from '../../parts/Sentence';
@@ -20,6 +21,7 @@ export function Score() {
   /** What blocks a state, without saying that it does. */
   const because = (said: AnySaid | undefined) => said && words({ code: 'because', fields: said.fields });
   if (!ledger || ledger.stopped) return <StationFindings of="shape" />;
+  if (!brief.tasks.length) return <NoTask />;
   const sweep = [...design.states].sort((a, b) => a.count - b.count);
   const value = (l: Ledger, id: QuantityId, s: string, part?: string) => entryOf(l, id, s, part)?.value ?? 0;
   const x = sweep.map((l) => l.count);

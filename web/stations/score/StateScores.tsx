@@ -55,7 +55,7 @@ export function StateScores({ ledger, states, best, because }: Props) {
       key: 'strip',
       label: 'Leaves the strip',
       kind: 'percent',
-      value: (s) => entryOf(ledger, 'stripChance', s.id)?.value ?? 0,
+      value: (s) => entryOf(ledger, 'stripChance', s.id)?.value ?? null,
     },
     {
       key: 'blocks',

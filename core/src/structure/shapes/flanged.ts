@@ -14,6 +14,7 @@ import {
   type PartName,
   type Slab,
 } from '../crossSection';
+import { closedTwist } from './closedTwist';
 import { plateStress, wrinklingStress } from '../plateBuckling';
 
 /** What a section is made of, before what it stands is worked out. Lengths [m], stiffnesses [N m2]. */
@@ -76,24 +77,6 @@ function openTwist(plates: readonly { b: number; t: number; material: Material; 
     by: 'strength',
   }));
   return { GJ, torque: torque.filter((c) => c.at > 0) };
-}
-
-/** Walls around an enclosed area [m2]: length s, thickness t. */
-function closedTwist(
-  area: number,
-  walls: readonly { s: number; t: number; material: Material; part: PartName }[],
-) {
-  const compliance = walls.reduce((sum, w) => sum + w.s / (w.material.shearModulus * w.t), 0);
-  return {
-    GJ: (4 * area * area) / compliance,
-    torque: walls.map((w): Capacity => ({
-      way: 'torsion',
-      part: w.part,
-      material: w.material.name,
-      at: designStress(w.material, 'shear') * 2 * area * w.t,
-      by: 'strength',
-    })),
-  };
 }
 
 /** A solid rectangle, upright or flat. */

@@ -13,6 +13,7 @@ import {
   type PartName,
   type Slab,
 } from '../crossSection';
+import { closedTwist, type Wall } from './closedTwist';
 import { meanModulus, plateStress, wrinklingStress } from '../plateBuckling';
 
 /** A section where a member stands in it: outline of unit chord, upper trailing edge first. */
@@ -127,7 +128,7 @@ const capacity = (part: PartName, m: Material, way: Capacity['way'], at: number)
 
 interface Closed {
   readonly slabs: readonly Slab[];
-  readonly walls: readonly { s: number; t: number; material: Material; part: PartName }[];
+  readonly walls: readonly Wall[];
   readonly area: number;
   readonly shearWalls: { part: PartName; material: Material; width: number };
   readonly EIside: number;
@@ -135,12 +136,11 @@ interface Closed {
 }
 
 function closed({ slabs, walls, area, shearWalls, EIside, width }: Closed): CrossSection {
-  const { neutral, EI } = bendingOf(slabs),
-    compliance = walls.reduce((s, w) => s + w.s / (w.material.shearModulus * w.t), 0);
+  const { neutral, EI } = bendingOf(slabs);
   return {
     EI,
     EIside,
-    GJ: (4 * area * area) / compliance,
+    ...closedTwist(area, walls),
     perLength: slabs.reduce((s, p) => s + p.material.density * p.area, 0),
     height: Math.max(...slabs.map((s) => s.top)),
     width,
@@ -148,9 +148,6 @@ function closed({ slabs, walls, area, shearWalls, EIside, width }: Closed): Cros
     up: bendingCapacities(slabs, true),
     down: bendingCapacities(slabs, false),
     shear: [shearCapacity(slabs, shearWalls)],
-    torque: walls.map((w) =>
-      capacity(w.part, w.material, 'torsion', designStress(w.material, 'shear') * 2 * area * w.t),
-    ),
     slabs,
   };
 }
