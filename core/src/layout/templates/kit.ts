@@ -43,7 +43,7 @@ export const surface = (
 ): Surface => ({ id, name, role, x, z, incidence: incidence * DEG, stations, controls, ...more });
 
 export const AILERON = control('aileron', 'Aileron', 'aileron', 0.55, 0.95, 0.25);
-export const ELEVATOR = control('elevator', 'Elevator', 'elevator', 0, 1, 0.35);
+const ELEVATOR = control('elevator', 'Elevator', 'elevator', 0, 1, 0.35);
 export const RUDDER = control('rudder', 'Rudder', 'rudder', 0, 1, 0.4, 25);
 
 export const SECTIONS: Design['sections'] = [
