@@ -35,7 +35,8 @@ export function surfacesCommand(
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
-  const state = loading ?? (doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0])!.id;
+  const state =
+    loading ?? (doc.design.states.find((l) => !hovers(doc.design, l)) ?? doc.design.states[0])!.id;
   const r = layoutReport(doc, ledger, state, cache, speed === undefined ? {} : { speed });
   const at = alpha === null ? null : flowAt(r, alpha);
   const d = r.derivatives;
@@ -125,7 +126,7 @@ export function balanceCommand(doc: DesignDocument): object {
     forward: entryOf(ledger, 'cgForward', 'all')!.value,
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
   };
-  const first = doc.design.states.find((l) => !hovers(l)) ?? doc.design.states[0];
+  const first = doc.design.states.find((l) => !hovers(doc.design, l)) ?? doc.design.states[0];
   const r = layoutReport(doc, ledger, first!.id, cache);
   return {
     states: doc.design.states.map((l) => {
@@ -138,7 +139,7 @@ export function balanceCommand(doc: DesignDocument): object {
         sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) },
         inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) },
         staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null,
-        hover: hovers(l),
+        hover: hovers(doc.design, l),
       };
     }),
     spread: (() => {

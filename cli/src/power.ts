@@ -166,7 +166,7 @@ export function powerCommand(doc: DesignDocument, loading: string | null, values
     still: object[] = [];
   const cache: StepCache = new StepCache(),
     ledger = assess(brief, design, doc.calibration, cache);
-  const state = loading ?? (design.states.find((l) => !hovers(l)) ?? design.states[0])!.id,
+  const state = loading ?? (design.states.find((l) => !hovers(design, l)) ?? design.states[0])!.id,
     mass = ledger.entries.find((e) => e.id === 'mass' && e.state === state)?.value ?? NaN;
   const add = (name: string, d: Drive, esc: number) => {
     list.push(...propulsors(name, d, operate(d, throttle, speed, soc), speed, { ...common, esc }, soc));

@@ -39,7 +39,7 @@ function caseJson(c: CaseView, report: StructureReport, doc: DesignDocument): ob
 
 function heaviestFlying(doc: DesignDocument): string {
   const { states } = doc.design;
-  return (states.filter((s) => !hovers(s)).sort((a, b) => b.count - a.count)[0] ?? states[0]!).id;
+  return (states.filter((s) => !hovers(doc.design, s)).sort((a, b) => b.count - a.count)[0] ?? states[0]!).id;
 }
 
 /** @param state the one that carries most where null @throws UsageError one sentence */

@@ -40,7 +40,7 @@ export function drawnCurves(run: Run, sigmaOf: CurveSpread = () => null): Ledger
   const states = run.source.design.states.map((l) => l.id);
   const drawn = CURVES.flatMap((curve) =>
     (curve.step.scope === 'all' ? ['all'] : states).flatMap((state) => {
-      const points = curve.read(run.of(curve.step, state));
+      const points = curve.read(run.read(curve.step, state));
       if (!points) return [];
       const { id, xKind, yKind } = curve,
         sigma = sigmaOf(curve, state, points.y);

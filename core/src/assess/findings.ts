@@ -27,18 +27,11 @@ import { structureFindings } from './structureFindings';
 import { say, type Fields, type Said } from '../words';
 import { AILERON_RESERVE } from '../surface';
 import { checkRequirements } from './requirements';
-import type { Finding, Ledger } from './ledger';
+import type { AddFinding, Finding, Ledger } from './ledger';
 import { listedRubber, rubberItem } from '../steps';
+import { rotorFindings } from './rotorFindings';
 import { entryOf } from './ledger';
 import { plausibilityFindings } from './plausibility';
-
-type Add = (
-  station: Finding['station'],
-  severity: Finding['severity'],
-  state: string,
-  said: Said,
-  fix?: Finding['fix'],
-) => void;
 
 /** States of one kind of fault, told of by the worst of them. */
 interface Fault {
@@ -61,11 +54,13 @@ function balanceFaults({ marginMin, marginMax }: Design['flight']): Fault[] {
   ];
 }
 
-function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
-  const forward = entryOf(ledger, 'cgForward', 'all')!.value,
-    aft = entryOf(ledger, 'cgAft', 'all')!.value;
+function balanceFindings(design: Design, ledger: Ledger, add: AddFinding): void {
+  const forward = entryOf(ledger, 'cgForward', 'all')?.value,
+    aft = entryOf(ledger, 'cgAft', 'all')?.value;
+  // without a wing there is no margin
+  if (forward === undefined || aft === undefined) return;
   const outside = design.states
-    .filter((l) => !hovers(l))
+    .filter((l) => !hovers(design, l))
     .filter((l) => {
       const x = entryOf(ledger, 'cgX', l.id)!.value;
       return x < forward - 1e-6 || x > aft + 1e-6;
@@ -103,7 +98,7 @@ function balanceFindings(design: Design, ledger: Ledger, add: Add): void {
   }
 }
 
-function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
+function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: AddFinding): void {
   if (powertrainOf(design).unpowered) return;
   const { esc, motor, propeller } = powertrainOf(design);
   const amps = entryOf(ledger, 'staticCurrent', 'all')!.value;
@@ -148,7 +143,7 @@ function powerFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): 
 }
 
 /** What comes back on its wheels must stop on the strip: told of the state that rolls farthest. */
-function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: Add): void {
+function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: AddFinding): void {
   const strip = brief.site.stripLength;
   const runs = design.states
     .map((l) => ({ l, run: entryOf(ledger, 'landingRun', l.id)?.value ?? 0 }))
@@ -160,7 +155,7 @@ function landingFindings(brief: Brief, design: Design, ledger: Ledger, add: Add)
   add('flight', 'look', l.id, say('rolls-past', { state: l.name, run, others, strip }));
 }
 
-function liftFindings(design: Design, ledger: Ledger, add: Add): void {
+function liftFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   for (const s of withoutRotors(design))
     add('balance', 'ask', s.id, say('no-rotors', { state: s.name, way: s.way }));
   for (const l of design.states) {
@@ -176,7 +171,7 @@ function liftFindings(design: Design, ledger: Ledger, add: Add): void {
 }
 
 /** Drives of which too little is known, and those beyond the two that are computed. */
-function drivenFindings(design: Design, add: Add): void {
+function drivenFindings(design: Design, add: AddFinding): void {
   const { forward, lift, more } = drivesOf(design);
   for (const drive of [forward, lift]) {
     if (!drive || drive.fitted === false) continue;
@@ -192,7 +187,7 @@ function drivenFindings(design: Design, add: Add): void {
 }
 
 /** Second pack, supply, lift rotors, rubber: what the plain drive does not have. */
-function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
+function wiringFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   drivenFindings(design, add);
   const { second, battery, supply, rubber } = powertrainOf(design);
   if (second) {
@@ -214,6 +209,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
     for (const v of r.volts) if (!v.ok) add('power', 'stop', 'all', v.said);
   }
   liftFindings(design, ledger, add);
+  rotorFindings(design, ledger, add);
   if (rubber) {
     const item = rubberItem(design),
       mass = rubberMotor(rubber).mass,
@@ -243,7 +239,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: Add): void {
     });
 }
 
-function flightFindings(design: Design, ledger: Ledger, add: Add): void {
+function flightFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   for (const l of design.states) {
     const climb = entryOf(ledger, 'climbRate', l.id)?.value ?? Infinity;
     if (climb < 0.5) {
@@ -263,7 +259,7 @@ function flightFindings(design: Design, ledger: Ledger, add: Add): void {
   if (reserve !== undefined && reserve < wanted)
     add('shape', 'look', 'all', say('ailerons-lost', { reserve, wanted }));
   const yaw = design.states
-    .filter((l) => !hovers(l))
+    .filter((l) => !hovers(design, l))
     .map((l) => ({ l, v: entryOf(ledger, 'yawStiffness', l.id)?.value ?? 1 }))
     .reduce<{ l: { id: string; name: string }; v: number } | null>(
       (a, q) => (a === null || q.v < a.v ? q : a),
@@ -287,7 +283,7 @@ export function findingsOf(
   if (ledger.stopped)
     return [{ station: 'shape', severity: 'stop', state: 'all', ...ledger.stopped, fix: null }];
   const out: Finding[] = [];
-  const add: Add = (station, severity, state, said, fix = null) => {
+  const add: AddFinding = (station, severity, state, said, fix = null) => {
     out.push({ station, severity, state, ...said, fix });
   };
   balanceFindings(design, ledger, add);

@@ -44,6 +44,15 @@ export interface Finding extends Said {
   readonly fix: Fix | null;
 }
 
+/** Puts a finding on the list of an assessment. */
+export type AddFinding = (
+  station: Finding['station'],
+  severity: Finding['severity'],
+  state: string,
+  said: Said,
+  fix?: Fix | null,
+) => void;
+
 export interface Ledger {
   readonly entries: readonly LedgerEntry[];
   readonly curves: readonly LedgerCurve[];

@@ -26,7 +26,7 @@ export function checkRequirements(brief: Brief, design: Design, ledger: Ledger):
     const def = quantityDef(r.quantity);
     const states =
       r.state === 'all'
-        ? design.states.filter((l) => !hovers(l) || r.quantity === 'mass').map((l) => l.id)
+        ? design.states.filter((l) => !hovers(design, l) || r.quantity === 'mass').map((l) => l.id)
         : [r.state];
     const found = states.flatMap((s) => {
       const e = entryNamed(ledger, r.quantity, s);

@@ -2,12 +2,15 @@
  * One document at one value of every cause: results of steps, found when they are asked for. What was found for the
  * same content before is taken from the cache; a run with one cause moved shares all that does not lie downstream of it.
  */
-import type { Each, Scope, Source, Step } from '../steps';
+import { ABSENT, type Each, type Scope, type Source, type Step } from '../steps';
 import type { CauseId, Causes } from '../steps';
 import type { State } from '../design';
 import type { StepCache } from './cache';
 
 const ONCE = '';
+
+/** The aircraft lacks the part that a result is about. */
+export class PartAbsent extends Error {}
 
 export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();
@@ -33,12 +36,30 @@ export class Run {
     return new Run(this.source, { ...this.causes, [id]: value }, this.cache, this, id);
   }
 
-  /** Result of a step; of a state for what is done once for each. @throws DomainError */
+  /**
+   * Result of a step; of a state for what is done once for each.
+   * @throws DomainError; PartAbsent where the aircraft lacks what it is about
+   */
   of<O>(step: Step<O, 'all'>): O;
   of<O>(step: Step<O, 'state'>, state: string): O;
   of<O>(step: Step<O, Scope>, state: string): O;
   of(step: Step, state = ONCE): unknown {
-    if (this.sharedWithBase(step)) return this.base!.of(step, state);
+    const found = this.read(step, state);
+    if (found === ABSENT) throw new PartAbsent(step.id);
+    return found;
+  }
+
+  /** The same, null where the aircraft lacks what it is about. */
+  maybe<O>(step: Step<O, 'all'>): O | null;
+  maybe<O>(step: Step<O, 'state'>, state: string): O | null;
+  maybe(step: Step, state = ONCE): unknown {
+    const found = this.read(step, state);
+    return found === ABSENT ? null : found;
+  }
+
+  /** The same for what is read off it: ABSENT comes out as it is. */
+  read(step: Step, state = ONCE): unknown {
+    if (this.sharedWithBase(step)) return this.base!.read(step, state);
     const at = step.scope === 'all' ? ONCE : state;
     let known = this.found.get(step);
     if (!known) this.found.set(step, (known = new Map()));
@@ -52,22 +73,38 @@ export class Run {
 
   private find(step: Step, state: string): unknown {
     return this.cache.kept(step.id, this.keyOf(step, state), step.keeps, () => {
+      const results = this.resultsFor(step, state);
+      if (!results) return ABSENT;
       const slice = step.slice(this.source, this.states.get(state)!);
-      return Object.freeze(
-        step.run(this.resultsFor(step, state), slice, this.causes, this.cache.partsOf(step)),
-      );
+      try {
+        return Object.freeze(step.run(results, slice, this.causes, this.cache.partsOf(step)));
+      } catch (e) {
+        // it asked for a state's result that there is not
+        if (e instanceof PartAbsent) return ABSENT;
+        throw e;
+      }
     });
   }
 
-  private resultsFor(step: Step, state: string): Record<string, unknown> {
-    const all = step.scope === 'all',
-      out: Record<string, unknown> = {};
-    for (const [name, need] of step.needs)
-      out[name] =
-        all && need.scope === 'state'
-          ? ({ of: (s) => this.of(need, s) } satisfies Each<unknown>)
-          : this.of(need, state);
+  /** null where something that it needs is absent */
+  private resultsFor(step: Step, state: string): Record<string, unknown> | null {
+    const out: Record<string, unknown> = {};
+    for (const [name, need] of step.needs) {
+      const result = this.resultFor(step, need, state);
+      if (result === ABSENT) return null;
+      out[name] = result;
+    }
+    for (const [name, want] of step.wants) {
+      const result = this.resultFor(step, want, state);
+      out[name] = result === ABSENT ? null : result;
+    }
     return out;
+  }
+
+  private resultFor(step: Step, need: Step, state: string): unknown {
+    if (step.scope === 'all' && need.scope === 'state')
+      return { of: (s) => this.of(need, s) } satisfies Each<unknown>;
+    return this.read(need, state);
   }
 
   /** What a step's result depends on: with a cause moved, all that it did and where that cause is. */
@@ -84,7 +121,7 @@ export class Run {
 
   private makeKey(step: Step, state: string): string {
     let text = this.sliceOf(step, state);
-    for (const [, need] of step.needs)
+    for (const [, need] of [...step.needs, ...step.wants])
       if (step.scope === 'all' && need.scope === 'state')
         for (const s of this.states.keys()) text += `|${this.markOf(need, s)}`;
       else text += `|${this.markOf(need, state)}`;
@@ -103,6 +140,11 @@ export class Run {
 
   /** What others depend on in it. */
   private markOf(step: Step, state: string): string {
-    return step.byContent ? this.cache.contentOf(this.of(step, state)) : this.keyOf(step, state);
+    return step.byContent ? this.contentOf(step, state) : this.keyOf(step, state);
+  }
+
+  private contentOf(step: Step, state: string): string {
+    const found = this.read(step, state);
+    return found === ABSENT ? 'absent' : this.cache.contentOf(found);
   }
 }

@@ -20,7 +20,7 @@ export function formulaNames(brief: Brief): NameTable {
 function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
   const out: Said[] = [],
     state = design.states.find((l) => l.id === loading);
-  if (state && hovers(state)) {
+  if (state && hovers(design, state)) {
     const lift = v[`hoverMargin@${loading}`];
     return lift > 1 ? [] : [lift > 0 ? say('lift-below-weight', { ratio: lift }) : say('nothing-lifts', {})];
   }

@@ -59,7 +59,7 @@ export class Spreads {
     if (curve.step.reach.size === 0) return null;
     const { rows, curves } = READINGS.find((r) => r.step === curve.step)!;
     const before = curves.slice(0, curves.indexOf(curve)),
-      result = this.task.run.of(curve.step, state),
+      result = this.task.run.read(curve.step, state),
       first = before.reduce((n, c) => n + (c.read(result)?.y.length ?? 0), rows.length);
     const sigmas = this.slopes.sigmasOf(curve.step, state, first, y.length);
     return y.map((v, i) => (Number.isFinite(sigmas[i]) ? sigmas[i] : Math.abs(v)));

@@ -1,12 +1,10 @@
 /** What is wrong with the structure: materials nobody knows, sizes that do not fit, what breaks below what is asked. */
 import { hovers, type Design } from '../design';
 import { CASES, fitOf, memberKnots, unknownMaterials, type CaseId } from '../structure';
-import { say, type Said } from '../words';
-import { caseOf, entryOf, type Finding, type Ledger } from './ledger';
+import { say } from '../words';
+import { caseOf, entryOf, type AddFinding, type Ledger } from './ledger';
 
-type Add = (station: Finding['station'], severity: Finding['severity'], state: string, said: Said) => void;
-
-function shapeFindings(design: Design, add: Add): void {
+function shapeFindings(design: Design, add: AddFinding): void {
   for (const material of unknownMaterials(design))
     add('structure', 'stop', 'all', say('no-material', { material }));
   for (const member of design.structure.members) {
@@ -28,13 +26,13 @@ const OTHERS: readonly CaseId[] = CASES.filter(
 function worstBy(design: Design, of: (state: string) => number | undefined, hovering = false) {
   let worst: { state: Design['states'][number]; value: number } | null = null;
   for (const state of design.states) {
-    const value = hovers(state) && !hovering ? undefined : of(state.id);
+    const value = hovers(design, state) && !hovering ? undefined : of(state.id);
     if (value !== undefined && (worst === null || value < worst.value)) worst = { state, value };
   }
   return worst;
 }
 
-function pullFindings(design: Design, ledger: Ledger, add: Add): void {
+function pullFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   const { requiredLoadFactor, requiredNegative, safetyFactor: factor } = design.structure;
   /** The state that breaks first, where it does so below what is asked. */
   const breaking = (id: 'failLoadFactor' | 'failLoadFactorDown', needed: number) => {
@@ -54,7 +52,7 @@ function pullFindings(design: Design, ledger: Ledger, add: Add): void {
   if (down) add('structure', 'stop', down.state, say('breaks-down', { ...down.said, needed }));
 }
 
-export function structureFindings(design: Design, ledger: Ledger, add: Add): void {
+export function structureFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   shapeFindings(design, add);
   pullFindings(design, ledger, add);
   const { safetyFactor } = design.structure;

@@ -98,7 +98,11 @@ export class Slopes {
         .filter((c) => step.reach.has(c))
         .map((cause): Sides => {
           const { up, down } = this.sidesOf(cause);
-          return { cause, up: readAll(step, up.of(step, state)), down: readAll(step, down.of(step, state)) };
+          return {
+            cause,
+            up: readAll(step, up.read(step, state)),
+            down: readAll(step, down.read(step, state)),
+          };
         }),
     );
     this.known.set(at, made);

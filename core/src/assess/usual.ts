@@ -37,7 +37,8 @@ export function classOf(design: Design, ledger: Ledger): AircraftClass {
   if (power.rubber) {
     return power.rubber.ceiling !== null ? 'indoor' : 'rubber';
   }
-  if (power.lift || power.arrangement?.tilt) return states.every(hovers) ? 'multirotor' : 'lift-and-cruise';
+  if (power.lift || power.arrangement?.tilt)
+    return states.every((s) => hovers(design, s)) ? 'multirotor' : 'lift-and-cruise';
   if (power.unpowered) return 'glider';
   const shares = states.map(
     (l) =>

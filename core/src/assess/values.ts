@@ -78,7 +78,7 @@ export function eachOf(run: Run, cells: readonly Cell[], take: (c: Cell, result:
     result: unknown;
   for (const c of cells) {
     const of = READ[c.id].step;
-    if (of !== step || c.state !== state) result = run.of((step = of), (state = c.state));
+    if (of !== step || c.state !== state) result = run.read((step = of), (state = c.state));
     take(c, result);
   }
 }
@@ -86,7 +86,7 @@ export function eachOf(run: Run, cells: readonly Cell[], take: (c: Cell, result:
 /** One of them; undefined where this aircraft or state has no such number. */
 export function readCell(run: Run, c: Pick<Cell, 'id' | 'state' | 'case'>): number | undefined {
   const q = READ[c.id];
-  return q.read(run.of(q.step, c.state), c.case);
+  return q.read(run.read(q.step, c.state), c.case);
 }
 
 /** Numbers of a run by written reference. */

@@ -86,6 +86,13 @@ export const dragSourceSchema = z.discriminatedUnion('kind', [
 ]);
 export type DragSource = z.infer<typeof dragSourceSchema>;
 
+/** What the air holds against the frame of an aircraft without a wing, along each axis: drag coefficient times area [m2]. */
+export const frameDragSchema = z.strictObject({
+  front: field(between(0, 5), 'dragArea', 'drag area from ahead'),
+  side: field(between(0, 5), 'dragArea', 'drag area from the side'),
+  top: field(between(0, 5), 'dragArea', 'drag area from above'),
+});
+
 /** Something hung behind or below on a line. */
 const towedSchema = z.strictObject({
   mass: field(between(0, 50), 'mass', 'mass'),

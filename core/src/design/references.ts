@@ -1,4 +1,5 @@
 /** What a schema cannot check: that parts of a document which name each other do so by names that are there, once. */
+import { liftingCount } from './lifting';
 import type { Brief, Design, DesignDocument } from './schema';
 
 /** Ids of a document by what they name; a double one is a problem. */
@@ -87,7 +88,10 @@ export function referenceProblems({ brief, design }: DesignDocument): string[] {
   weighed(design, names);
   driven(design, names);
   flown(brief, names);
-  if (design.surfaces.filter((s) => s.role === 'wing').length !== 1)
-    names.problems.push('there must be exactly one surface with the role wing');
+  const wings = design.surfaces.filter((s) => s.role === 'wing').length;
+  if (wings > 1)
+    names.problems.push('only one surface may have the role wing: the one that sizes are referred to');
+  if (wings === 0 && liftingCount(design) === 0)
+    names.problems.push('nothing carries it: one surface must have the role wing, or rotors must lift it');
   return names.problems;
 }

@@ -10,6 +10,7 @@ import {
   boxSchema,
   builtSchema,
   dragSourceSchema,
+  frameDragSchema,
   halfMassSchema,
   limitsSchema,
   podSchema,
@@ -377,15 +378,16 @@ const stateSchema = z.strictObject({
 export type State = z.infer<typeof stateSchema>;
 
 export const designSchema = z.strictObject({
-  sections: z.array(sectionSchema).min(1).max(40),
+  sections: z.array(sectionSchema).max(40),
   sectionChoice: sectionChoiceSchema.optional(),
-  surfaces: z.array(surfaceSchema).min(1).max(8),
+  /** without a wing it hangs on its rotors */ surfaces: z.array(surfaceSchema).max(8),
   body: bodySchema,
   pods: z.array(podSchema).max(8).optional(),
   wheels: z.array(wheelSchema).max(8).optional(),
   built: z.array(builtSchema).max(60).optional(),
   halves: z.array(halfMassSchema).max(8).optional(),
   limits: limitsSchema.optional(),
+  frameDrag: frameDragSchema.optional(),
   dragItems: z
     .array(
       z.strictObject({
@@ -491,6 +493,12 @@ export const designSchema = z.strictObject({
       { usual: [0.03, 0.15] },
     ),
     marginMax: field(between(-0.1, 0.9), 'chordPercent', 'largest margin wanted', { usual: [0.1, 0.35] }),
+    /** largest lean on rotors [rad]; 35 degrees where left out */ lean: field(
+      between(0.05, 1.2),
+      'angle',
+      'largest lean on rotors',
+      { usual: [0.3, 0.8] },
+    ).optional(),
     /** ailerons are to answer so far past the first stall [rad] */ aileronReserve: field(
       between(0, 0.3),
       'angle',

@@ -26,7 +26,7 @@ export const RETURNING_WORDS: Readonly<Record<Returning, string>> = {
   spot: 'a glide to a spot',
 };
 
-type Ways = Pick<Design, 'power' | 'drives' | 'thrusters' | 'wheels'>;
+type Ways = Pick<Design, 'power' | 'drives' | 'thrusters' | 'wheels' | 'surfaces'>;
 function lifts(d: Ways): boolean {
   const { lift, arrangement } = powertrainOf(d);
   return lift !== undefined || arrangement?.tilt === true;
@@ -35,14 +35,14 @@ function lifts(d: Ways): boolean {
 /** How a state leaves: as it says, else as such an aircraft usually does. */
 export function leavingOf(design: Ways, state: Pick<State, 'leaving' | 'hover'>): Leaving {
   if (state.leaving) return state.leaving;
-  if (state.hover || lifts(design)) return 'hover';
+  if (hovers(design, state) || lifts(design)) return 'hover';
   return powertrainOf(design).unpowered ? 'hand' : 'run';
 }
 
 /** How a state comes back: as it says, else as such an aircraft usually does. */
 export function returningOf(design: Ways, state: Pick<State, 'returning' | 'hover'>): Returning {
   if (state.returning) return state.returning;
-  if (state.hover || lifts(design)) return 'hover';
+  if (hovers(design, state) || lifts(design)) return 'hover';
   return powertrainOf(design).unpowered ? 'belly' : 'run';
 }
 
@@ -65,7 +65,16 @@ export function withoutRotors(design: Design): { name: string; id: string; way: 
 export const LEAST_LIFT = 1.5,
   WANTED_LIFT = 2;
 
-/** Whether a state hangs on its rotors: neither margin nor stall, spar or strip are asked of it. */
-export function hovers(state: Pick<State, 'hover'>): boolean {
-  return state.hover === true;
+type Winged = { readonly surfaces: readonly { readonly role: string }[] };
+
+export function hasWing(design: Winged): boolean {
+  return design.surfaces.some((s) => s.role === 'wing');
+}
+
+/**
+ * Whether a state hangs on its rotors, as all do of an aircraft without a wing: neither margin nor stall, spar or strip
+ * are asked of it.
+ */
+export function hovers(design: Winged, state: Pick<State, 'hover'>): boolean {
+  return state.hover === true || !hasWing(design);
 }

@@ -178,19 +178,35 @@ describe('pieces', () => {
 
 describe('hover', () => {
   const crane = craneDocument().design;
-  const middle = powertrainOf(crane).rotors!.reduce((s, r) => s + r.x, 0) / 4;
+  const rotors = powertrainOf(crane).rotors!.map((r) => ({ ...r, most: 24 }));
+  const middle = rotors.reduce((s, r) => s + r.x, 0) / 4;
   it('CG in the middle: a quarter each; behind it the rear pair carries more, and the sum is the weight', () => {
-    for (const r of hoverShare(crane, { mass: 4, x: middle, y: 0 })!.rotors)
+    for (const r of hoverShare(rotors, { mass: 4, x: middle, y: 0 })!.rotors)
       expect(r.share).toBeCloseTo(0.25, 9);
-    const h = hoverShare(crane, { mass: 4, x: middle + 0.03, y: 0 })!;
+    const h = hoverShare(rotors, { mass: 4, x: middle + 0.03, y: 0 })!;
     expect(h.rotors.reduce((s, r) => s + r.thrust, 0)).toBeCloseTo(4 * G0, 9);
-    expect(
-      h.rotors.reduce((s, r, i) => s + r.thrust * powertrainOf(crane).rotors![i].x, 0) / (4 * G0),
-    ).toBeCloseTo(middle + 0.03, 9);
+    expect(h.rotors.reduce((s, r, i) => s + r.thrust * rotors[i].x, 0) / (4 * G0)).toBeCloseTo(
+      middle + 0.03,
+      9,
+    );
   });
   it('leans to the arc cosine of weight over thrust', () => {
-    const h = hoverShare(crane, { mass: 4, x: middle, y: 0 })!;
+    const h = hoverShare(rotors, { mass: 4, x: middle, y: 0 })!;
     expect(Math.cos(h.lean)).toBeCloseTo(1 / h.thrustToWeight, 9);
+  });
+  it('two shafts side by side hold a CG on their line alone, and say how far it lies beside it', () => {
+    const shafts = [-0.4, 0.4].map((y, i) => ({ id: `${i}`, name: `${i}`, x: 0.21, y, most: 20 }));
+    expect(hoverShare(shafts, { mass: 2.1, x: 0.246, y: 0 })!.beside!.x).toBeCloseTo(0.036, 9);
+    const held = hoverShare(shafts, { mass: 2.1, x: 0.21, y: 0.1 })!;
+    expect(held.beside).toBeNull();
+    expect(held.rotors.map((r) => r.share)).toEqual([expect.closeTo(0.375, 9), expect.closeTo(0.625, 9)]);
+  });
+  it('the range that the CG may have ends where a rotor reaches its ceiling', () => {
+    const h = hoverShare(rotors, { mass: 4, x: middle, y: 0 })!,
+      at = hoverShare(rotors, { mass: 4, x: h.to, y: 0 })!;
+    const loads = at.rotors.map((r) => r.load),
+      shares = at.rotors.map((r) => 4 * r.share);
+    expect(Math.min(0.75 - Math.max(...loads), Math.min(...shares) - 0.1)).toBeCloseTo(0, 6);
   });
 });
 
@@ -450,7 +466,8 @@ describe('meshes and drawings', () => {
 });
 
 describe('templates', () => {
-  it.each(LAYOUT_TEMPLATES.map((t) => [t.id, t] as const))(
+  const winged = LAYOUT_TEMPLATES.filter((t) => !t.wingless);
+  it.each(winged.map((t) => [t.id, t] as const))(
     '%s is drawn at the span asked for, and balanced at a margin inside its limits',
     (_, t) => {
       const d = t.make(design),
@@ -468,7 +485,7 @@ describe('templates', () => {
   );
   it('one layout after another keeps the size: chord within a tenth after a round through all of them', () => {
     let d = design;
-    for (const t of LAYOUT_TEMPLATES) d = t.make(d);
+    for (const t of winged) d = t.make(d);
     const size = (q: Design) => {
       const p = planformOf(q.surfaces.find((s) => s.role === 'wing')!);
       return p.area / p.span;

@@ -3,7 +3,7 @@
  * Axes as the design: x aft, y right, z up. Payload rows fill from the middle of the bay
  * outward, so that the load's own centre stays near it.
  */
-import { hovers, type Design, type Item, type State } from '../design';
+import { type Design, type Item, type State } from '../design';
 import { hungMass } from '../drag';
 import { bodyFacts, planformOf, stationAt } from '../surface';
 import { measuresOf } from './made';
@@ -309,7 +309,7 @@ export function heaviestState(
   items: readonly PointMass[],
   bay: Pick<Laden, 'payload'> & { states: readonly (LadenState & Pick<State, 'hover'>)[] },
 ): MassState {
-  const flying = bay.states.filter((l) => !hovers(l));
+  const flying = bay.states.filter((l) => l.hover !== true);
   return (flying.length > 0 ? flying : bay.states)
     .map((l) => ladenState(items, bay, l))
     .reduce((m, s) => (s.mass > m.mass ? s : m));

@@ -52,7 +52,7 @@ function reachOf(item: Item, across: boolean): { from: number; to: number } {
 
 /** States that fly: a hover state is balanced about its rotors, not about the neutral point. */
 export function flyingStates(design: Design, growth = 1): MassState[] {
-  const list = design.states.filter((l) => !hovers(l));
+  const list = design.states.filter((l) => !hovers(design, l));
   return (list.length > 0 ? list : design.states).map((l) => loadedState(design, l, 'best', growth));
 }
 

@@ -80,6 +80,15 @@ export {
   weakRotor,
 } from './hover';
 export type { HoverPoint, Transition, WeakRotor } from './hover';
+export {
+  inducedFlow,
+  INDUCED_FACTOR,
+  leaningDragArea,
+  rotorFlight,
+  rotorPoint,
+  standingTable,
+} from './rotorFlight';
+export type { FrameDrag, RotorCraft, RotorFlight, RotorPoint, StandingTable } from './rotorFlight';
 export { supplyReport } from './supply';
 export type { SupplyLine, SupplyPart, SupplyReport, VoltsLine } from './supply';
 export { torqueRoll } from './torqueRoll';

@@ -49,7 +49,7 @@ const TRIES = 40,
 export function sparAdvice(doc: DesignDocument, ledger: Ledger): Advice | null {
   const { design } = doc,
     need = design.structure.requiredLoadFactor * design.structure.safetyFactor,
-    flying = design.states.filter((l) => !hovers(l)),
+    flying = design.states.filter((l) => !hovers(design, l)),
     least = Math.min(...flying.map((l) => entryOf(ledger, 'failLoadFactor', l.id)?.value ?? Infinity)),
     member = sparOf(design),
     before = rootMoment(design);

@@ -2,6 +2,7 @@
 import { bitternDocument, starterDocument } from '../demo';
 import type { DesignDocument } from '../design';
 import { gliderDocument } from './gliders';
+import { multirotorDocument } from './multirotors';
 
 export interface Beginning {
   readonly id: string;
@@ -20,6 +21,16 @@ export const BEGINNINGS: readonly Beginning[] = [
     id: 'slope-glider',
     name: 'A slope glider, 2 m',
     make: () => gliderDocument('slope-glider', 2, 0.19, 8),
+  },
+  {
+    id: 'multirotor-4',
+    name: 'A multirotor with four rotors, 2 kg',
+    make: () => multirotorDocument(4, 2, 4),
+  },
+  {
+    id: 'multirotor-6',
+    name: 'A multirotor with six rotors, 4 kg',
+    make: () => multirotorDocument(6, 4, 6),
   },
   { id: 'bittern', name: 'A copy of the Bittern with its brief', make: bitternDocument },
 ];

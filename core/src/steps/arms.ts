@@ -1,5 +1,5 @@
 /** Arms, booms, legs and mounts: what the state asks of each, and the one that is worst off. */
-import type { Design } from '../design';
+import { liftingCount, type Design } from '../design';
 import { armVerdict, namedIn, type ArmVerdict } from '../structure';
 import { planformOf } from '../surface';
 import { say, type Said } from '../words';
@@ -18,7 +18,7 @@ function armsIn({ design }: Source) {
     materials,
     up: requiredLoadFactor,
     areas: Object.fromEntries(design.surfaces.map((s) => [s.id, planformOf(s).area])),
-    rotors: design.thrusters.filter((t) => t.drive === 'lift').length,
+    rotors: liftingCount(design),
   };
 }
 
@@ -30,7 +30,8 @@ interface Arms {
 export const arms = step({
   id: 'arms',
   scope: 'state',
-  needs: { air, balance, fastest, hover },
+  needs: { air, balance, hover },
+  wants: { fastest },
   causes: ['strength', 'stiffness'],
   slice: armsIn,
   run: (
@@ -43,7 +44,8 @@ export const arms = step({
       asked = {
         mass: state.mass,
         thrust: hover && rotors > 0 ? (hover.thrustToWeight * state.mass * G0) / rotors : null,
-        q: 0.5 * air.density * fastest.speed ** 2,
+        // without a wing no tail is loaded
+        q: fastest ? 0.5 * air.density * fastest.speed ** 2 : 0,
         up,
         areas,
       };

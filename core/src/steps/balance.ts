@@ -84,7 +84,8 @@ const plannedItems = step({
 });
 
 /** The states that bear on which is the heaviest. */
-const allStates = ({ design }: Source) => design.states.map((l) => ({ ...stateParts(l), hover: hovers(l) }));
+const allStates = ({ design }: Source) =>
+  design.states.map((l) => ({ ...stateParts(l), hover: hovers(design, l) }));
 
 const heaviestOf = ({ points }: Items, masses: Masses, states: ReturnType<typeof allStates>): MassState =>
   heaviestState(points, { payload: masses.design.payload, states });

@@ -20,7 +20,7 @@ export const climb = step({
   id: 'climb',
   scope: 'state',
   needs: { airframe, fullThrust, still },
-  slice: (_, state) => ({ hovers: hovers(state) }),
+  slice: ({ design }, state) => ({ hovers: hovers(design, state) }),
   run: ({ airframe, fullThrust, still }, { hovers }): Climb | null => {
     if (hovers || !still) return null;
     const thrust = thrustAt(fullThrust.curve),

@@ -1,6 +1,6 @@
 /** A state that hangs on its rotors; how long a state lasts. */
 import { G0 } from '../air';
-import { hovers, powertrainOf } from '../design';
+import { hasWing, hovers, powertrainOf } from '../design';
 import { hoverPoint, type HoverPoint } from '../power';
 import { balance } from './balance';
 import { drives, energy, MOTOR } from './drive';
@@ -14,7 +14,7 @@ export const hover = step({
   scope: 'state',
   needs: { drives, energy, balance },
   slice: ({ design }, state) => ({
-    hovers: hovers(state),
+    hovers: hovers(design, state),
     law: powertrainOf(design).lift?.law ?? ('duty' as const),
     reserve: design.flight.reserve,
   }),
@@ -28,9 +28,12 @@ export const hover = step({
 const lasting = step({
   id: 'endurance',
   scope: 'state',
-  needs: { hover, lapPower, energy },
-  slice: ({ design }) => ({ reserve: design.flight.reserve }),
-  run: ({ hover, lapPower, energy }, { reserve }): { time: number | undefined } => {
+  needs: { hover, energy },
+  wants: { lapPower },
+  slice: ({ design }) => ({ reserve: design.flight.reserve, winged: hasWing(design) }),
+  run: ({ hover, lapPower, energy }, { reserve, winged }): { time: number | undefined } => {
+    // what has no laps has its hover endurance
+    if (!winged) return { time: undefined };
     if (hover) return { time: hover.time };
     return { time: lapPower ? ((1 - reserve) * energy.cruise) / lapPower.straight.current : undefined };
   },

@@ -26,6 +26,8 @@ export { computePolar, missingPolars, modelOf, POLAR_REYNOLDS, sections } from '
 export type { PolarTask } from './sections';
 export { shape } from './shape';
 export { bladeSpeed, rubberBlades, speeds, trust } from './speeds';
+export { frameDragOf, rotorFlight, shares } from './rotors';
 export { aero, latticeFree } from './stability';
+export { ABSENT } from './step';
 export type { Each, Scope, Source, Step } from './step';
 export { trim } from './trim';

@@ -19,7 +19,7 @@ const landing = step({
   needs: { air, airframe },
   causes: ['wind', 'friction'],
   slice: ({ brief: { site }, design }, state) => ({
-    runs: returningOf(design, state) === 'run' && !hovers(state),
+    runs: returningOf(design, state) === 'run' && !hovers(design, state),
     wind: site.wind,
     friction: site.brakingFriction ?? site.rollingFriction,
     rolling: site.rollingFriction,

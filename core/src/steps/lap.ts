@@ -25,7 +25,10 @@ export const work = step({
   id: 'work speed',
   scope: 'state',
   needs: { airframe, glide, lapThrust },
-  slice: ({ design: { flight } }, state) => ({ bank: flight.turnBank, hovers: hovers(state) }),
+  slice: ({ design }, state) => ({
+    bank: design.flight.turnBank,
+    hovers: hovers(design, state),
+  }),
   run: ({ airframe, glide, lapThrust }, { bank, hovers }): Work => {
     const turnLoad = 1 / Math.cos(bank),
       turn = { turnLoad, turnStall: stallSpeed(airframe, turnLoad) };

@@ -15,6 +15,7 @@ import {
 import { heaviest } from './balance';
 import { quantitiesOf, part } from './quantity';
 import { sections } from './sections';
+import { shape } from './shape';
 import { off } from './causes';
 import { NOTHING, step } from './step';
 
@@ -26,7 +27,8 @@ const SHAPES = 12;
 export const lattice = step({
   id: 'lattice',
   scope: 'all',
-  needs: { sections },
+  // nothing flows about what has no wing
+  needs: { sections, shape },
   keeps: SHAPES,
   slice: ({ design }) => ({ surfaces: design.surfaces }),
   run: ({ sections }, design): LatticeSolution => solveLattice(design, sections.contours),

@@ -13,6 +13,7 @@ import { LANDING_PART } from './landing';
 import { LAP_PART } from './lap';
 import { LATTICE_PART } from './lattice';
 import { LIFT_PART } from './lift';
+import { ROTORS_PART } from './rotors';
 import { RUBBERS_PART } from './rubber';
 import { SECTIONS_PART } from './sections';
 import { SHAPE_PART } from './shape';
@@ -46,6 +47,7 @@ const PARTS = [
   LANDING_PART,
   TRIM_PART,
   HOVERING_PART,
+  ROTORS_PART,
   RUBBERS_PART,
   // structure
   LOADS_PART,

@@ -1,7 +1,7 @@
 /** What a quantity is, declared beside the step whose result it is read off. */
 import { say, type Code, type Fields, type Said } from '../words';
 import type { KindName } from '../units';
-import type { Source, Step } from './step';
+import { ABSENT, type Source, type Step } from './step';
 
 export type Station = 'brief' | 'shape' | 'sections' | 'balance' | 'power' | 'structure' | 'flight' | 'score';
 
@@ -58,8 +58,8 @@ export function quantitiesOf<O, const Q extends Readonly<Record<string, Spec<O>>
       scope: step.scope === 'all' ? 'all' : 'state',
       better: s.better ?? 'none',
       step,
-      read: s.read as ReadQuantity['read'],
-      remarks: (s.remarks ?? SILENT) as ReadQuantity['remarks'],
+      read: (r, c) => (r === ABSENT ? undefined : s.read(r as O, c as string)),
+      remarks: (r, source) => (r === ABSENT ? SILENT() : (s.remarks ?? SILENT)(r as O, source)),
     },
   ]);
   return Object.fromEntries(rows) as { readonly [K in keyof Q]: ReadQuantity };
@@ -83,7 +83,12 @@ export interface ReadCurve {
 }
 
 export function curvesOf<O>(step: Step<O>, specs: Readonly<Record<string, CurveSpec<O>>>): ReadCurve[] {
-  return Object.entries(specs).map(([id, s]) => ({ ...s, id, step, read: s.read as ReadCurve['read'] }));
+  return Object.entries(specs).map(([id, s]) => ({
+    ...s,
+    id,
+    step,
+    read: (r) => (r === ABSENT ? null : s.read(r as O)),
+  }));
 }
 
 /** What one file of steps hands to the plan: its steps in order, and what is read off them. */

@@ -1,6 +1,6 @@
 /** Outlines and polars of the sections, at the Reynolds numbers that the aircraft meets. */
 import { airAt, G0 } from '../air';
-import type { Design, Section } from '../design';
+import { hasWing, type Design, type Section } from '../design';
 import { DomainError } from '../numeric';
 import {
   contourFacts,
@@ -33,6 +33,7 @@ const SLOW_REYNOLDS = [1e4, 2e4];
  * so that a warm day asks for no new polars.
  */
 function fliesSlow(design: Design): boolean {
+  if (!hasWing(design)) return false;
   const wing = referencePlanform(design.surfaces),
     air = airAt(0);
   const speed = Math.sqrt(
@@ -67,6 +68,7 @@ export interface PolarTask {
 export function missingPolars(design: Design): PolarTask[] {
   const out = new Map<string, PolarTask>(),
     slow = fliesSlow(design);
+  if (!hasWing(design)) return [];
   for (const { shape, change } of design.sections) {
     let model: SectionModel;
     try {

@@ -1,7 +1,8 @@
 /** Plan forms: sizes that everything is referred to, and volumes of tail and fin. */
+import { hasWing } from '../design';
 import { planformOf, referencePlanform, tailVolume, type Planform } from '../surface';
 import { quantitiesOf, remark, part } from './quantity';
-import { step } from './step';
+import { ABSENT, step, type Absent } from './step';
 
 export interface Shape {
   /** of all wings together, span and chord of the front one */ readonly wing: Planform & { wings: string[] };
@@ -14,7 +15,8 @@ export const shape = step({
   scope: 'all',
   needs: {},
   slice: ({ design }) => ({ surfaces: design.surfaces }),
-  run: (_, { surfaces }): Shape => {
+  run: (_, { surfaces }): Shape | Absent => {
+    if (!hasWing({ surfaces })) return ABSENT;
     const by = (role: 'tail' | 'fin') => {
       const found = surfaces.find((s) => s.role === role);
       return found ? planformOf(found) : null;

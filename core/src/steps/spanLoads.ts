@@ -67,8 +67,9 @@ const OFF_THE_MIDDLE = 0.05;
 
 /** Lines of the mass list that lie in the wing, and how. */
 function lyingIn({ design }: Source): Lying[] {
-  const wing = design.surfaces.find((s) => s.role === 'wing')!,
-    end = wing.stations[wing.stations.length - 1].y;
+  const wing = design.surfaces.find((s) => s.role === 'wing');
+  if (!wing) return [];
+  const end = wing.stations[wing.stations.length - 1].y;
   return design.items.flatMap((item): Lying[] => {
     const { id, planned, part, inWing, y } = item;
     if (part?.kind === 'spar') {
@@ -182,8 +183,8 @@ export interface Cases extends CasesOf {
 
 function askedOf({ brief, design }: Source) {
   const { requiredLoadFactor, requiredNegative } = design.structure,
-    wing = design.surfaces.find((s) => s.role === 'wing')!,
-    ailerons = wing.controls.filter((c) => c.kind !== 'flap' && c.kind !== 'elevator');
+    wing = design.surfaces.find((s) => s.role === 'wing'),
+    ailerons = (wing?.controls ?? []).filter((c) => c.kind !== 'flap' && c.kind !== 'elevator');
   return {
     up: requiredLoadFactor,
     down: requiredNegative,

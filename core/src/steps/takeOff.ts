@@ -28,7 +28,7 @@ export const takeOff = step({
   needs: { air, airframe, fullThrust },
   causes: ['wind', 'friction'],
   slice: ({ brief: { site }, design }, state) => ({
-    runs: runsAlongStrip(design, state) && !hovers(state),
+    runs: runsAlongStrip(design, state) && !hovers(design, state),
     wind: site.wind,
     friction: site.rollingFriction,
     spread: siteSpread(site),

@@ -201,7 +201,7 @@ const WAY_LINES: Partial<Record<string, string>> = {
 /** The list to be ticked before a flight: from what is aboard, how this state leaves, what it carries and drops. */
 export function preflightFor(design: Design, state: State | undefined): CheckLine[] {
   const way = state ? WAY_LINES[leavingOf(design, state)] : undefined;
-  const wing = state === undefined || !hovers(state);
+  const wing = state === undefined || !hovers(design, state);
   const carries = (state?.count ?? 0) > 0;
   return [
     { text: 'Local rules read: mass, height, airspace, insurance; permission for the site', caution: true },

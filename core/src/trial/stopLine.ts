@@ -31,7 +31,7 @@ export function stopLine(
   if (ledger.stopped) return [ledger.stopped];
   const state = design.states.find((l) => l.id === loading);
   if (!state) return [say('stop-no-state', {})];
-  if (hovers(state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
+  if (hovers(design, state)) return hoverStops(entryOf(ledger, 'hoverMargin', loading)?.value ?? null);
   const at = (id: QuantityId) => entryOf(ledger, id, loading)?.value ?? NaN;
   const unknown = NEEDED.filter(([id]) => !Number.isFinite(at(id))).map(([, words]) => words);
   if (unknown.length > 0) return [say('stop-unknown', { what: unknown })];

@@ -71,7 +71,7 @@ export function layoutAdvice(
     half = wing.stations[wing.stations.length - 1].y;
   const zero = new Map(coupled.at.map((i, n) => [coupled.sol.strips[i].section, task.sections.zero[n]]));
   const known = new Map([...polars].filter(([id]) => zero.has(id)));
-  const flying = design.states.filter((l) => !hovers(l)).map((l) => run.of(balance, l.id).state.x);
+  const flying = design.states.filter((l) => !hovers(design, l)).map((l) => run.of(balance, l.id).state.x);
   const aft = Math.max(...(flying.length > 0 ? flying : [state.x]));
   const margin =
     0.5 * (design.flight.marginMin + Math.min(design.flight.marginMax, design.flight.marginMin + 0.08));

@@ -58,6 +58,31 @@ export const POWER_WORDS = {
   'flown-as-computed': (f: { propeller: string }) =>
     `${f.propeller} has been on the thrust stand, and the design flies it as computed.`,
   'fly-as-benched': (f: { propeller: string }) => `Fly ${f.propeller} as benched`,
+  'frame-drag-guessed': (_: object) =>
+    'What the air holds against the frame is taken as that of a box of the body’s size; type the drag areas, or fly a steady lean.',
+  'cg-beside-rotors': (
+    f: {
+      state: string;
+      rotors: number;
+      off: number;
+      mass: number;
+      moved: { item: string; by: number } | null;
+    },
+    s: Speech,
+  ) => {
+    const side = f.off > 0 ? 'behind' : 'ahead of',
+      line = `${f.state}: the CG lies ${s.q(Math.abs(f.off), 'length', 0)} ${side} the line of the ${f.rotors === 2 ? 'two shafts' : 'rotors'}, and no share of thrust holds it there: in hover it pitches ${f.off > 0 ? 'up' : 'down'}.`;
+    const moment = Math.abs(f.off) * f.mass;
+    if (!f.moved)
+      return `${line} Move the shafts ${s.q(Math.abs(f.off), 'length', 0)} ${f.off > 0 ? 'aft' : 'forward'}, or ${s.q(moment / 0.1, 'mass', 0)} by ${s.q(0.1, 'length', 0)} ${f.off > 0 ? 'forward' : 'aft'}.`;
+    return `${line} Move the ${lower(f.moved.item)} ${s.q(Math.abs(f.moved.by), 'length', 0)} ${f.moved.by < 0 ? 'forward' : 'aft'}, or the shafts ${s.q(Math.abs(f.off), 'length', 0)} ${f.off > 0 ? 'aft' : 'forward'}.`;
+  },
+  'move-under-rotors': (f: { item: string; by: number }, s: Speech) =>
+    `Move ${lower(f.item)} ${s.q(Math.abs(f.by), 'length', 0)} ${f.by < 0 ? 'forward' : 'aft'}`,
+  'rotor-worked-hard': (f: { state: string; load: number; most: number }) =>
+    `${f.state}: one rotor gives ${(100 * f.load).toFixed(0)} % of all it can; above ${(100 * f.most).toFixed(0)} % little is left to steer with. Bring the CG to the rotors’ middle, or lighten it.`,
+  'wind-not-held': (f: { state: string; held: number; short: number }, s: Speech) =>
+    `${f.state}: it holds ${s.q(f.held, 'speed', 1)} and the wind with its gusts is ${s.q(f.short, 'speed', 1)} more: it will be carried away.`,
   'rotor-drawn': (f: { rotor: string; drawn: number; driven: number }, s: Speech) =>
     `${f.rotor} is drawn ${s.q(f.drawn, 'length', 0)} across; the lift propellers of the drive are ${s.q(f.driven, 'length', 0)}.`,
   'draw-as-driven': (_: object) => 'Draw them as driven',

@@ -5,11 +5,19 @@
  */
 import { GLIDERS } from './gliders';
 import type { LayoutTemplate } from './kit';
+import { MULTIROTORS } from './multirotors';
 import { PAIRED } from './paired';
 import { TAILED } from './tailed';
 import { TAILLESS } from './tailless';
 
 export { balanced } from './build';
+export { multirotor } from './multirotors';
 export type { LayoutTemplate } from './kit';
 
-export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [...TAILED, ...PAIRED, ...TAILLESS, ...GLIDERS];
+export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [
+  ...TAILED,
+  ...PAIRED,
+  ...TAILLESS,
+  ...GLIDERS,
+  ...MULTIROTORS,
+];

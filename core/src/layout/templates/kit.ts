@@ -9,6 +9,7 @@ export interface LayoutTemplate {
   name: string;
   /** what it gives */ fixes: string;
   /** what it takes, and which checks will matter */ costs: string;
+  /** it hangs on rotors */ wingless?: true;
   make(base: Design): Design;
 }
 

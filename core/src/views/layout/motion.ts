@@ -10,7 +10,6 @@ import {
   type Mode,
 } from '../../flight';
 import { thrustMoment } from '../../layout';
-import { operate } from '../../power';
 import {
   inducedDrag,
   momentAbout,
@@ -25,7 +24,6 @@ import {
   aero as aeroStep,
   airframe,
   balance,
-  drives,
   lattice,
   sections as sectionsStep,
   shape,
@@ -80,9 +78,10 @@ export function modesOf(run: Run, loading: State, d: Derivatives, speed: number)
 
 /** Trimmed with the thrust that holds this speed turning it about its CG, too. */
 export function trimAt(run: Run, loading: State, speed: number): TrimState {
-  if (!hovers(loading) && speed === run.of(work, loading.id).speed) return run.of(trimStep, loading.id);
-  const { design } = run.source,
-    frame = run.of(airframe, loading.id),
+  const { design } = run.source;
+  if (!hovers(design, loading) && speed === run.of(work, loading.id).speed)
+    return run.of(trimStep, loading.id);
+  const frame = run.of(airframe, loading.id),
     { wing } = run.of(shape),
     { mass, x, z } = run.of(balance, loading.id).state;
   const q = 0.5 * frame.density * speed * speed,
@@ -103,11 +102,4 @@ export function groundEffect(design: Design, run: Run, lowest: number): LayoutRe
     slope: near.coefficients.clAlpha / free.coefficients.clAlpha,
     induced: drag(near) / drag(free),
   };
-}
-
-/** Largest thrust of one lift rotor by its drive [N]; null where no drive is described for them. */
-export function rotorThrust(design: Design, run: Run): number | null {
-  if (!powertrainOf(design).lift) return null;
-  const { lifting } = run.of(drives);
-  return lifting && operate(lifting, 1, 0).thrust / lifting.count;
 }

@@ -6,7 +6,6 @@ import {
   firstFlight,
   groundGeometry,
   groundRemarks,
-  hoverShare,
   internalFit,
   piecesOf,
   schoolsOf,
@@ -22,12 +21,12 @@ import {
   coupled as coupledStep,
   sections as sectionsStep,
   shape,
+  shares,
   type QuantityId,
 } from '../../steps';
 import { entryOf } from '../../assess';
 
 import { groundEffect } from './motion';
-import { rotorThrust } from './motion';
 
 import type { LayoutReport } from './report';
 import type { Scene } from './scene';
@@ -81,7 +80,7 @@ export function buildPart({ run, design, loading, state, speed, nu, derivatives 
   return {
     fit: internalFit(design),
     pieces: piecesOf(design, (id: string) => facts.get(id)?.thickness ?? 0.1),
-    hover: hoverShare(design, state, rotorThrust(design, run)),
+    hover: run.maybe(shares, loading.id),
     warp: warpEffect(design, run.of(coupledStep), derivatives, { speed, density, g: G0 }),
     path: cgPath(design, loading, run.causes.massGrowth),
     drag: parasiteItems(design, speed, nu, loading),

@@ -39,8 +39,8 @@ export function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] 
       margin: at('staticMargin', l.id),
       yaw: at('yawStiffness', l.id),
       extraDrag: (l.addedDrag ?? 0) + (l.towed?.dragArea ?? 0),
-      hover: hovers(l),
-      inside: hovers(l) || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
+      hover: hovers(design, l),
+      inside: hovers(design, l) || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
     };
   });
 }

@@ -88,7 +88,7 @@ export function soldReport(
     surface = design.surfaces.find((s) => s.id === b?.surface);
   if (!b || !member || !surface) return null;
   const loads = design.states
-      .filter((s) => !hovers(s))
+      .filter((s) => !hovers(design, s))
       .flatMap((s) => {
         const of = run.of(cases, s.id);
         return of ? loadCases(of) : [];
