@@ -6,7 +6,7 @@ import { sentence } from '@skiametra/core/words';
 import { worded } from './worded';
 import { parseArgs } from 'node:util';
 import { assess, type Finding, type Ledger } from '@skiametra/core/assess';
-import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
+import { bitternProject, craneProject, dunlinProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import {
   projectJsonSchema,
   readDocument,
@@ -64,6 +64,7 @@ skia help                                this text
 const DEMOS: Record<string, () => ProjectFile> = {
   bittern: bitternProject,
   crane: craneProject,
+  dunlin: dunlinProject,
   gnat: gnatProject,
   wafer: waferProject,
 };

@@ -2,7 +2,7 @@
 import { fileURLToPath } from 'node:url';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
-import { bitternProject, craneProject, gnatProject, waferProject } from '@skiametra/core/demo';
+import { bitternProject, craneProject, dunlinProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import { connect, type Db } from './connection';
 import { importProject } from './exchange';
 import { purgeDeleted } from './projects';
@@ -43,7 +43,7 @@ async function loadDemo(db: Db): Promise<boolean> {
   await db.insert(people).values({ name: 'Pilot' }).onConflictDoNothing();
   const [any] = await db.select({ id: projects.id }).from(projects).limit(1);
   if (any) return false;
-  for (const demo of [bitternProject, craneProject, waferProject, gnatProject])
+  for (const demo of [bitternProject, craneProject, waferProject, gnatProject, dunlinProject])
     await importProject(db, demo(), true);
   return true;
 }

@@ -13,7 +13,9 @@ import {
   layoutAdvice,
   layoutReport,
   loadPlan,
+  armsOf,
   powerReport,
+  rotorReport,
   rubberAdvice,
   soldReport,
   structureReport,
@@ -30,6 +32,7 @@ import {
   warpedModel,
 } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
+import { hasWing } from '@skiametra/core/design';
 import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
 import { reduceBench } from '@skiametra/core/trial';
@@ -86,17 +89,20 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   explain: (j) => explainDifference(j.before, j.after, j.keys, cache),
   advise: (j) => adviseNext(j.document, j.ledger, j.notes),
   layout: (j) =>
-    layoutReport(j.document, j.ledger, j.loading, cache, {
-      stall: j.stall,
-    }),
+    hasWing(j.document.design)
+      ? layoutReport(j.document, j.ledger, j.loading, cache, { stall: j.stall })
+      : null,
+  rotors: (j) => rotorReport(j.document, j.ledger, j.loading, cache),
   layoutAdvice: (j) =>
     layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
   growth: (j) => growthReport(j.document.brief, j.document.design, j.document.calibration, cache),
   template: (j) => LAYOUT_TEMPLATES.find((t) => t.id === j.id)!.make(j.design),
   power: (j) =>
     powerReport(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
-  structure: (j) =>
-    structureReport(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+  structure: (j) => ({
+    wing: structureReport(j.document.brief, j.document.design, j.document.calibration, j.loading, cache),
+    arms: armsOf(j.document, j.loading, cache),
+  }),
   loadPlan: (j) => loadPlan(j.document, j.loading, j.load, cache),
   sold: (j) => soldReport(j.document, j.member, j.kind, cache),
   fitSwap: (j) =>

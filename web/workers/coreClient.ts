@@ -280,6 +280,13 @@ export async function reportLayout(
   return live.ask<'layout'>({ task: 'layout', ...job });
 }
 
+/** What hangs on rotors, by the same worker. */
+export async function reportRotors(
+  job: Omit<Extract<Job, { task: 'rotors' }>, 'task'>,
+): Promise<Answers['rotors']> {
+  return live.ask<'rotors'>({ task: 'rotors', ...job });
+}
+
 /** What the wing of one state bears, by the worker that has just assessed it. */
 export async function reportStructure(
   job: Omit<Extract<Job, { task: 'structure' }>, 'task'>,

@@ -5,6 +5,7 @@ import type {
   LayoutAdvice,
   LayoutReport,
   PowerReport,
+  RotorReport,
   SoldReport,
   StructureReport,
   SwapEffect,
@@ -24,7 +25,7 @@ import type {
 import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
 import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
-import type { SoldKind } from '@skiametra/core/structure';
+import type { ArmVerdict, SoldKind } from '@skiametra/core/structure';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
 export type Job =
@@ -70,6 +71,7 @@ export type Job =
   | { task: 'power'; document: DesignDocument; ledger: Ledger; loading: string }
   /** what the wing bears in one state; null where nothing is drawn */
   | { task: 'structure'; document: DesignDocument; loading: string }
+  | { task: 'rotors'; document: DesignDocument; ledger: Ledger; loading: string }
   /** members that are sold, for the place of one of the wing's */
   | { task: 'sold'; document: DesignDocument; member: string; kind: SoldKind }
   /** a load test of the wing, planned; null where nothing bears */
@@ -104,12 +106,13 @@ export interface Answers {
   effect: Effect[];
   explain: Explained[];
   advise: Advice[];
-  layout: LayoutReport;
+  /** null without a wing */ layout: LayoutReport | null;
+  /** null where no rotor lifts */ rotors: RotorReport | null;
   layoutAdvice: LayoutAdvice;
   growth: GrowthReport;
   template: Design;
   power: PowerReport;
-  structure: StructureReport | null;
+  structure: { wing: StructureReport | null; arms: readonly ArmVerdict[] };
   sold: SoldReport | null;
   loadPlan: LoadPlan | null;
   fitSwap: SwapEffect;

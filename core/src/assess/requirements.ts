@@ -1,7 +1,7 @@
 /** Requirements held against the ledger: met, missed, or unproven while the uncertainty straddles the limit. */
 import { hovers, type Brief, type Design, type Requirement } from '../design';
 import { entryNamed, type Ledger } from './ledger';
-import { quantityDef } from '../steps';
+import { ofHanging, quantityDef } from '../steps';
 import { say, type Said } from '../words';
 
 export interface RequirementCheck {
@@ -20,13 +20,18 @@ function marginOf(r: Requirement, x: number): number {
   return Math.min(low, high);
 }
 
+/** What is asked of all states is asked of those that fly on a wing, or of those that hang where it is theirs. */
+function asksOf(design: Design, state: Design['states'][number], quantity: string): boolean {
+  return quantity === 'mass' || hovers(design, state) === ofHanging(quantity);
+}
+
 /** One check per requirement, at its worst loading. */
 export function checkRequirements(brief: Brief, design: Design, ledger: Ledger): RequirementCheck[] {
   return brief.requirements.map((r) => {
     const def = quantityDef(r.quantity);
     const states =
       r.state === 'all'
-        ? design.states.filter((l) => !hovers(design, l) || r.quantity === 'mass').map((l) => l.id)
+        ? design.states.filter((l) => asksOf(design, l, r.quantity)).map((l) => l.id)
         : [r.state];
     const found = states.flatMap((s) => {
       const e = entryNamed(ledger, r.quantity, s);

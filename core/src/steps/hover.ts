@@ -96,4 +96,7 @@ const HOVERING = {
   }),
 };
 
+/** What only a state that hangs on its rotors has. */
+export const HANGING_IDS = Object.keys(HOVERING).filter((id) => id !== 'endurance');
+
 export const HOVERING_PART = part([hover, lasting], HOVERING);

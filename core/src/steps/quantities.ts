@@ -1,4 +1,6 @@
 /** Every quantity there is: read off steps, or told of other numbers. */
+import { HANGING_IDS } from './hover';
+import { ON_ROTORS_IDS } from './rotors';
 import { READ, type ReadId } from './plan';
 import type { QuantityDef } from './quantity';
 import { TOLD } from './score';
@@ -8,6 +10,13 @@ export const QUANTITIES: Readonly<Record<QuantityId, QuantityDef>> = { ...READ, 
 
 export function isQuantity(id: string): id is QuantityId {
   return Object.hasOwn(QUANTITIES, id);
+}
+
+const HANGING: ReadonlySet<string> = new Set([...HANGING_IDS, ...ON_ROTORS_IDS]);
+
+/** Whether it is a number of states that hang on their rotors, and of none that fly on a wing. */
+export function ofHanging(id: string): boolean {
+  return HANGING.has(id);
 }
 
 /** Definition of a quantity by a name from outside; undefined where there is none of that name. */

@@ -269,6 +269,9 @@ const CURVES = curvesOf(rotorFlight, {
   rotorClimb: { xKind: 'speed', yKind: 'climbRate', read: (r) => r && { x: r.chart.x, y: r.chart.climb } },
 });
 
+/** What only a state that hangs on its rotors has. */
+export const ON_ROTORS_IDS = [...Object.keys(SHARES), ...Object.keys(FLIGHT)];
+
 export const ROTORS_PART = part(
   [shares, standing, rotorNodes, rotorFlight],
   { ...SHARES, ...FLIGHT },

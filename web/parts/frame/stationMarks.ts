@@ -3,8 +3,15 @@
  */
 import type { UnitSystem } from '@skiametra/core/units';
 import { sentence } from '@skiametra/core/words';
-import { checkRequirements, type Ledger } from '@skiametra/core/assess';
-import { hovers, runsAlongStrip, type DesignDocument, powertrainOf } from '@skiametra/core/design';
+import { checkRequirements, entryOf, type Ledger } from '@skiametra/core/assess';
+import {
+  hasWing,
+  hovers,
+  liftingPlaces,
+  powertrainOf,
+  runsAlongStrip,
+  type DesignDocument,
+} from '@skiametra/core/design';
 import type { StationId } from './stationList';
 
 export type Mark = 'not begun' | 'computing' | 'fine' | 'look' | 'stop';
@@ -53,7 +60,12 @@ function briefWell({ brief, design }: DesignDocument, ledger: Ledger): string {
 
 function balanceWell({ brief, design }: DesignDocument, ledger: Ledger, units: UnitSystem): string {
   if (design.items.length === 0) return 'The mass list is empty: nothing is known of the balance.';
-  if (design.states.every(hovers)) return 'No state flies on its wing: no margin is asked of any.';
+  if (!hasWing(design))
+    return liftingPlaces(design).length > 1
+      ? 'The rotors hold the CG in every state.'
+      : 'No rotor stands anywhere yet: whether they hold the CG is not known.';
+  if (design.states.every((l) => hovers(design, l)))
+    return 'No state flies on its wing: no margin is asked of any.';
   const missed = checkRequirements(brief, design, ledger).find(
     (c) => c.status === 'missed' && /^(staticMargin|cg|yawStiffness)/.test(c.requirement.quantity),
   );
@@ -68,8 +80,21 @@ function powerWell(design: DesignDocument['design']): string | null {
   return power.rubber || power.lift ? null : 'No motor is fitted: nothing to judge here.';
 }
 
-function flightWell({ design }: DesignDocument): string | null {
-  const flying = design.states.filter((l) => !hovers(l));
+function armsWell({ structure }: DesignDocument['design']): string {
+  return structure.arms?.length
+    ? 'Arms and legs bear what loads them in every state.'
+    : 'No arm is drawn: nothing is known of what they bear.';
+}
+
+/** Without a wing it flies on its rotors: nothing is said of what was not computed. */
+function rotorsWell(design: DesignDocument['design'], ledger: Ledger): string | null {
+  const held = design.states.every((l) => (entryOf(ledger, 'windMargin', l.id)?.value ?? -1) >= 0);
+  return held ? 'It holds the wind of the day with its gusts in every state.' : null;
+}
+
+function flightWell({ design }: DesignDocument, ledger: Ledger): string | null {
+  if (!hasWing(design)) return rotorsWell(design, ledger);
+  const flying = design.states.filter((l) => !hovers(design, l));
   if (flying.length === 0) return null;
   if (powertrainOf(design).unpowered)
     return 'It holds its speed in the turns of every state that flies on its wing.';
@@ -90,13 +115,16 @@ export function wellSentence(
     case 'balance':
       return balanceWell(document, ledger, units);
     case 'structure':
-      return document.design.states.every(hovers)
+      if (!hasWing(document.design)) return armsWell(document.design);
+      return document.design.states.every((l) => hovers(document.design, l))
         ? 'No state flies on its wing: nothing is asked of the spar.'
         : 'The spar stands what is asked, up and down, in every state that flies on its wing.';
+    case 'sections':
+      return hasWing(document.design) ? null : 'It has no wing: no section is chosen.';
     case 'power':
       return powerWell(document.design);
     case 'flight':
-      return flightWell(document);
+      return flightWell(document, ledger);
     default:
       return null;
   }

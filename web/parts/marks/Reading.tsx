@@ -32,15 +32,18 @@ export function Readings({ ids, title, state }: { ids: readonly string[]; title:
   const shown = useWorkspace((w) => w.loading);
   const watch = useWorkspace((w) => w.content.document.brief.watch);
   const at = state ?? shown;
+  const known = useWorkspace((w) => w.ledger !== null && !w.ledger.stopped);
   const group = useGroup(
     ids.filter((id) => !isWatched(watch, id, at)),
     at,
   );
-  if (group.length === 0) return null;
+  // what the aircraft or the state has not is left out; what is still being found is a dash
+  const there = known ? group.filter(({ marked }) => marked.marks.predicted ?? marked.marks.asked) : group;
+  if (there.length === 0) return null;
   return (
     <section className="block" aria-label={title}>
       <h2>{title}</h2>
-      {group.map(({ marked, scale }) => (
+      {there.map(({ marked, scale }) => (
         <Reading key={marked.id} marked={marked} scale={scale} />
       ))}
     </section>

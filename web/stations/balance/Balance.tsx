@@ -21,6 +21,8 @@ import { ChecksPanel } from './checks/ChecksPanel';
 import { GrowthPanel } from './GrowthPanel';
 import { StatesPanel } from './states/StatesPanel';
 import { WhatIfPanel } from './WhatIfPanel';
+import { RotorBalance } from './RotorBalance';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { StabilityCard } from './StabilityCard';
 
 const VIEWS = [
@@ -34,6 +36,10 @@ const VIEWS = [
 ];
 
 export function Balance() {
+  return useWinged() ? <WingedBalance /> : <RotorBalance />;
+}
+
+function WingedBalance() {
   const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
   const units = useWorkspace((w) => w.units);

@@ -5,6 +5,7 @@ import { BRIEF } from '../../parts/paths';
 import { siteSpread } from '@skiametra/core/design';
 import { DocField } from '../../parts/fields/DocField';
 import { QuantityField } from '../../parts/fields/QuantityField';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const SURFACES: { value: string; label: string; mu: number }[] = [
@@ -18,6 +19,7 @@ const SURFACES: { value: string; label: string; mu: number }[] = [
 function SiteSpread() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
+  const winged = useWinged();
   const usual = siteSpread(site);
   const field = (key: 'wind' | 'temperature' | 'friction', label: string, kind: 'speed' | 'ratio') => (
     <QuantityField
@@ -37,13 +39,30 @@ function SiteSpread() {
       <div className="fields">
         {field('wind', 'Wind, to within', 'speed')}
         {field('temperature', 'Temperature, to within [K]', 'ratio')}
-        {field('friction', 'Rolling friction, to within', 'ratio')}
+        {winged && field('friction', 'Rolling friction, to within', 'ratio')}
       </div>
     </details>
   );
 }
 
 export function Site() {
+  const winged = useWinged();
+  return (
+    <section className="block">
+      <h2>Site</h2>
+      <div className="fields">
+        <DocField label="Elevation" path={`${BRIEF}.site.elevation`} />
+        <DocField label="Temperature" path={`${BRIEF}.site.temperature`} />
+        <DocField label={winged ? 'Wind along the course' : 'Wind'} path={`${BRIEF}.site.wind`} />
+        {winged && <Strip />}
+      </div>
+      <SiteSpread />
+    </section>
+  );
+}
+
+/** What is run along. */
+function Strip() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
   const setSurface = (value: string) => {
@@ -58,32 +77,25 @@ export function Site() {
     });
   };
   return (
-    <section className="block">
-      <h2>Site</h2>
-      <div className="fields">
-        <DocField label="Elevation" path={`${BRIEF}.site.elevation`} />
-        <DocField label="Temperature" path={`${BRIEF}.site.temperature`} />
-        <DocField label="Wind along the course" path={`${BRIEF}.site.wind`} />
-        <DocField label="Strip length" path={`${BRIEF}.site.stripLength`} />
-        <NativeSelect
-          label="Surface"
-          value={site.surface}
-          data={SURFACES.map(({ value, label }) => ({ value, label }))}
-          onChange={(e) => setSurface(e.currentTarget.value)}
-        />
-        <DocField
-          label="Rolling friction"
-          path={`${BRIEF}.site.rollingFriction`}
-          hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
-        />
-        <DocField
-          label="Braking friction"
-          path={`${BRIEF}.site.brakingFriction`}
-          optional
-          hint="With brakes or on a skid; as rolling where empty. 0.3 to 0.5 braked, dry and hard; common practice."
-        />
-      </div>
-      <SiteSpread />
-    </section>
+    <>
+      <DocField label="Strip length" path={`${BRIEF}.site.stripLength`} />
+      <NativeSelect
+        label="Surface"
+        value={site.surface}
+        data={SURFACES.map(({ value, label }) => ({ value, label }))}
+        onChange={(e) => setSurface(e.currentTarget.value)}
+      />
+      <DocField
+        label="Rolling friction"
+        path={`${BRIEF}.site.rollingFriction`}
+        hint="0.02 to 0.05 hard, 0.08 to 0.15 grass; common practice. Wet boards with small wheels lie near 0.1."
+      />
+      <DocField
+        label="Braking friction"
+        path={`${BRIEF}.site.brakingFriction`}
+        optional
+        hint="With brakes or on a skid; as rolling where empty. 0.3 to 0.5 braked, dry and hard; common practice."
+      />
+    </>
   );
 }

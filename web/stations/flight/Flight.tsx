@@ -5,9 +5,27 @@ import { DocField } from '../../parts/fields/DocField';
 import { StatePicker } from '../../parts/StatePicker';
 import { Readings } from '../../parts/marks/Reading';
 import { FlightCharts } from './FlightCharts';
+import { RotorFlight } from './RotorFlight';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { StateTable } from './StateTable';
 
+const COLUMNS = [
+  'mass',
+  'stallSpeed',
+  'groundRun',
+  'landingRun',
+  'climbRate',
+  'lapTime',
+  'laps',
+  'energyLeft',
+  'allowedLoadFactor',
+] as const;
+
 export function Flight() {
+  return useWinged() ? <WingedFlight /> : <RotorFlight />;
+}
+
+function WingedFlight() {
   return (
     <div className="station">
       <div className="stack">
@@ -29,7 +47,7 @@ export function Flight() {
       </div>
       <div className="stack">
         <FlightCharts />
-        <StateTable />
+        <StateTable columns={COLUMNS} />
       </div>
       <div className="stack">
         <Readings

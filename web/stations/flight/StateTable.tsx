@@ -1,23 +1,11 @@
 'use client';
 /** Flight in every state. */
-import { entryOf, QUANTITIES } from '@skiametra/core/assess';
+import { entryOf, QUANTITIES, type QuantityId } from '@skiametra/core/assess';
 import { formatValue, shownUnit, unitLabel } from '@skiametra/core/units';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
-const COLUMNS = [
-  'mass',
-  'stallSpeed',
-  'groundRun',
-  'landingRun',
-  'climbRate',
-  'lapTime',
-  'laps',
-  'energyLeft',
-  'allowedLoadFactor',
-] as const;
-
-/** Every loading beside the others. */
-export function StateTable() {
+/** Every state beside the others; columns that none of them has are left out. */
+export function StateTable({ columns: asked }: { columns: readonly QuantityId[] }) {
   const ledger = useWorkspace((w) => w.ledger);
   const states = useWorkspace((w) => w.content.document.design.states);
   const loading = useWorkspace((w) => w.loading);
@@ -25,6 +13,7 @@ export function StateTable() {
   const setWhy = useWorkspace((w) => w.setWhy);
   const strip = useWorkspace((w) => w.content.document.brief.site.stripLength);
   if (!ledger || ledger.stopped) return null;
+  const columns = asked.filter((c) => states.some((l) => entryOf(ledger, c, l.id)));
   return (
     <section className="block">
       <h2>Every state</h2>
@@ -33,7 +22,7 @@ export function StateTable() {
           <thead>
             <tr>
               <th className="w64">State</th>
-              {COLUMNS.map((c) => {
+              {columns.map((c) => {
                 const d = QUANTITIES[c];
                 const u = unitLabel(shownUnit(d.kind, units));
                 return (
@@ -49,7 +38,7 @@ export function StateTable() {
             {states.map((l) => (
               <tr key={l.id} className={l.id === loading ? 'chosen' : ''}>
                 <td>{l.name}</td>
-                {COLUMNS.map((c) => {
+                {columns.map((c) => {
                   const e = entryOf(ledger, c, l.id);
                   if (!e)
                     return (

@@ -8,10 +8,11 @@ import { StatePicker } from '../../parts/StatePicker';
 import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
-export function GlideTab({ report }: { report: PowerReport }) {
+type Glide = NonNullable<PowerReport['glide']>;
+
+export function GlideTab({ glide: g, electric }: { glide: Glide; electric: boolean }) {
   const units = useWorkspace((w) => w.units);
-  const g = report.glide,
-    speed = (v: number) => formatQuantity(v, 'speed', units);
+  const speed = (v: number) => formatQuantity(v, 'speed', units);
   return (
     <div className="station cols-glidetab">
       <ChartFrame
@@ -56,9 +57,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
             </p>
           ) : (
             <p className="dim flush">
-              {report.kind === 'electric'
-                ? 'It does not climb.'
-                : 'No motor: launched by hand, tow or bungee.'}
+              {electric ? 'It does not climb.' : 'No motor: launched by hand, tow or bungee.'}
             </p>
           )}
         </section>
@@ -85,7 +84,7 @@ export function GlideTab({ report }: { report: PowerReport }) {
   );
 }
 
-const REACH: ShownColumn<PowerReport['glide']['reach'][number]>[] = [
+const REACH: ShownColumn<Glide['reach'][number]>[] = [
   { key: 'wind', label: 'Wind against', fixed: true, kind: 'speed', value: (r) => r.wind },
   { key: 'distance', label: 'Reaches', kind: 'distance', value: (r) => Math.max(0, r.distance) },
   {

@@ -59,7 +59,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
   const h = report.hover,
     p = h.point,
     state = design.states.find((l) => l.id === loading),
-    hovering = state && hovers(state) ? state : design.states.find(hovers);
+    hovering = state && hovers(design, state) ? state : design.states.find((l) => hovers(design, l));
   return (
     <div className="station cols-hovertab">
       <div className="stack">
@@ -71,7 +71,7 @@ export function HoverTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <HoverWords state={state} h={h} p={p} />
-        {h.transition && h.transition.rows.length > 1 && (
+        {h.transition && h.changeSpeed !== null && h.transition.rows.length > 1 && (
           <ChangeOver changeSpeed={h.changeSpeed} transition={h.transition} hover={p.electric} />
         )}
         {h.compare && <WingOrRotors compare={h.compare} />}
@@ -84,14 +84,16 @@ export function HoverTab({ report }: { report: PowerReport }) {
           <Readings
             title={`In ${hovering.name}`}
             state={hovering.id}
-            ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'mass']}
+            ids={['hoverPower', 'hoverThrottle', 'hoverMargin', 'hoverTime', 'rotorLoad', 'rotorOut', 'mass']}
           />
         ) : (
           <p className="dim">
             Mark a state as hover under Balance: its figures then stand here with their uncertainty.
           </p>
         )}
-        <Readings title="On the wing" ids={['stallSpeed', 'lapSpeed', 'lapCurrent', 'endurance']} />
+        {report.glide && (
+          <Readings title="On the wing" ids={['stallSpeed', 'lapSpeed', 'lapCurrent', 'endurance']} />
+        )}
       </div>
     </div>
   );

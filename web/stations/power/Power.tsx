@@ -18,6 +18,7 @@ import { RubberTab } from './rubber/RubberTab';
 import { SupplyTab } from './supply/SupplyTab';
 import { useDrive } from './useDrive';
 import type { Ghost } from './useGhost';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { usePower } from './usePower';
 
 const TABS = {
@@ -32,19 +33,22 @@ const TABS = {
   sun: 'Sun',
 } as const;
 export type Tab = keyof typeof TABS;
+/** What stands on a craft without a wing. */
+const ROTORS: readonly string[] = ['hover', 'bench', 'supply'];
 
 export function Power() {
   const { power } = useDrive();
   const ledger = useWorkspace((w) => w.ledger);
   const { report, trouble } = usePower();
   const [ghost, setGhost] = useState<Ghost | null>(null);
-  const motor = !power.unpowered;
+  const motor = !power.unpowered,
+    winged = useWinged();
   const open = (Object.keys(TABS) as Tab[]).filter(
-    (t) => motor || ['rubber', 'hover', 'supply', 'energy', 'glide'].includes(t),
+    (t) => motor || (winged ? ['rubber', 'hover', 'supply', 'energy', 'glide'] : ROTORS).includes(t),
   );
   const first: Tab = motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
   const [tab, setTab] = useTab<Tab>([first, ...open.filter((t) => t !== first)]);
-  if (!motor && !power.rubber && !power.lift) return <Unpowered report={report} />;
+  if (winged && !motor && !power.rubber && !power.lift) return <Unpowered report={report} />;
   // a report of the design before a part was fitted lacks it for a moment
   const ready =
     report && (tab !== 'choose' || report.match) && (tab !== 'drive' || report.chain) ? report : null;
@@ -88,8 +92,8 @@ export function Power() {
         <HoverTab report={ready} />
       ) : tab === 'rubber' ? (
         <RubberTab report={ready} />
-      ) : tab === 'glide' ? (
-        <GlideTab report={ready} />
+      ) : tab === 'glide' && ready.glide ? (
+        <GlideTab glide={ready.glide} electric={ready.kind === 'electric'} />
       ) : (
         <SunTab report={ready} />
       )}

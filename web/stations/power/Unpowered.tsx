@@ -16,7 +16,7 @@ export function Unpowered({ report }: { report: PowerReport | null }) {
   return (
     <div className="stack">
       <p className="atmost560 flush">No motor is fitted: this is a glider.</p>
-      {report && <GlideTab report={report} />}
+      {report?.glide && <GlideTab glide={report.glide} electric={false} />}
       <div className="line gap8">
         <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
           Fit an electric motor

@@ -33,6 +33,20 @@ const CHOICE: SectionChoice = {
 };
 
 export function Sections() {
+  const none = useWorkspace((w) => w.content.document.design.sections.length === 0);
+  return none ? <NoSection /> : <ChooseSections />;
+}
+
+/** Without a section there is nothing to choose among. */
+function NoSection() {
+  return (
+    <p className="atmost560 flush">
+      Nothing of this aircraft has a section: it hangs on its rotors, whose blades are chosen under Power.
+    </p>
+  );
+}
+
+function ChooseSections() {
   const sections = useWorkspace((w) => w.content.document.design.sections);
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const kept = useWorkspace((w) => w.content.document.design.sectionChoice);

@@ -40,7 +40,8 @@ export function LayoutChooser() {
       >
         <p className="dim flushtop">
           The surfaces, body and wing masses are replaced and the wings shifted until it balances; equipment,
-          payload, power and brief stay. One undo brings this layout back.
+          payload, power and brief stay, but where it says that they begin anew. One undo brings this layout
+          back.
         </p>
         {trouble && (
           <p className="stoptext" role="alert">
@@ -62,6 +63,7 @@ export function LayoutChooser() {
             <b>{t.name}</b>
             <div className="note">
               {t.fixes} <span className="dim">{t.costs}</span>
+              {t.anew && <span className="dim"> Masses and drive begin anew, as guesses.</span>}
             </div>
             <Button
               size="xs"

@@ -8,6 +8,8 @@ import { Drawings } from './Drawings';
 import { LayoutChooser } from './LayoutChooser';
 import { LiftShares } from './LiftShares';
 import { Pieces } from './Pieces';
+import { RotorShape } from './RotorShape';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { References } from './References';
 import { ShapeViews } from './ShapeViews';
 import { StallRemedies } from './StallRemedies';
@@ -33,6 +35,10 @@ const READINGS = [
 ] as const;
 
 export function Shape() {
+  return useWinged() ? <WingedShape /> : <RotorShape />;
+}
+
+function WingedShape() {
   const surfaces = useWorkspace((w) => w.content.document.design.surfaces);
   const [asked, setPart] = useState(surfaces[0]?.id ?? 'body');
   const [stall, setStall] = useState<StallKind>('level');

@@ -5,6 +5,7 @@ import { Cautions } from '../../parts/Cautions';
 import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
 import { Readings } from '../../parts/marks/Reading';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { StatePicker } from '../../parts/StatePicker';
 import { ArmsTab } from './arms/ArmsTab';
 import { CompareTab } from './compare/CompareTab';
@@ -29,19 +30,15 @@ const TABS = {
   materials: 'Materials',
 } as const;
 type Tab = keyof typeof TABS;
+const ALL: [Tab, ...Tab[]] = ['wing', 'diagram', 'members', 'arms', 'compare', 'sold', 'load', 'materials'];
+const WITHOUT_WING: [Tab, ...Tab[]] = ['arms', 'materials'];
 
 export function Structure() {
-  const { report, trouble } = useStructure(),
-    [tab, setTab] = useTab<Tab>([
-      'wing',
-      'diagram',
-      'members',
-      'arms',
-      'compare',
-      'sold',
-      'load',
-      'materials',
-    ]);
+  const { report, arms, trouble } = useStructure(),
+    winged = useWinged(),
+    // without a wing nothing but its arms and legs bears
+    open = winged ? ALL : WITHOUT_WING,
+    [tab, setTab] = useTab<Tab>(open);
   const [ghost, setGhost] = useState<string | null>(null),
     others = useOthers();
   return (
@@ -51,7 +48,7 @@ export function Structure() {
         <SegmentedControl
           value={tab}
           onChange={setTab}
-          data={Object.entries(TABS).map(([value, label]) => ({ value: value as Tab, label }))}
+          data={open.map((value) => ({ value, label: TABS[value] }))}
           aria-label="Part of the Structure station"
         />
         <StatePicker />
@@ -63,7 +60,7 @@ export function Structure() {
       )}
       <div className="station cols-structure">
         <div>
-          {tab === 'arms' && <ArmsTab report={report} />}
+          {tab === 'arms' && <ArmsTab verdicts={arms} />}
           {tab === 'compare' && <CompareTab report={report} ghost={ghost} choose={setGhost} />}
           {tab === 'sold' && <SoldTab />}
           {tab === 'load' && <LoadTab />}
@@ -74,6 +71,7 @@ export function Structure() {
           {tab === 'diagram' && (report ? <DiagramTab report={report} /> : <Nothing />)}
         </div>
         <div className="stack">
+          {!winged && <StationFindings of="structure" />}
           <MustStand />
           <Readings
             title="In this state"

@@ -1,13 +1,19 @@
 'use client';
-/** What the wing bears in the state that is looked at, remade after every assessment. */
+/** What the wing and the arms bear in the state that is looked at, remade after every assessment. */
+import type { ArmVerdict } from '@skiametra/core/structure';
 import type { StructureReport } from '@skiametra/core/views';
 import { useLiveReport } from '../../parts/useLiveReport';
 import { reportStructure } from '../../workers/coreClient';
 
+const NONE: readonly ArmVerdict[] = [];
+
 export function useStructure(): {
   report: StructureReport | null;
-  busy: boolean;
+  arms: readonly ArmVerdict[];
   trouble: string | null;
 } {
-  return useLiveReport('structure', ({ document, loading }) => reportStructure({ document, loading }));
+  const { report, trouble } = useLiveReport('structure', ({ document, loading }) =>
+    reportStructure({ document, loading }),
+  );
+  return { report: report?.wing ?? null, arms: report?.arms ?? NONE, trouble };
 }

@@ -95,6 +95,7 @@ export const GLIDERS: readonly LayoutTemplate[] = [
       'Light and slow, thrown by hand, turns by rudder under polyhedral: little to break, little to tune.',
     costs:
       'Every gram is height not reached, and wind carries it away. Check the throw, the sink and how far it drifts.',
+    anew: true,
     make: (base) =>
       glider(base, {
         wing: (h, c) => {
@@ -118,6 +119,7 @@ export const GLIDERS: readonly LayoutTemplate[] = [
     fixes: 'Ailerons and flaps, and enough weight to go forward into wind along a slope.',
     costs:
       'Pulls out hard and lands fast among stones. Check the spar at its top speed, ballast, and the wind it needs to stay up.',
+    anew: true,
     make: (base) =>
       glider(base, {
         wing: (h, c) =>

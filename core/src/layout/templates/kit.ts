@@ -10,6 +10,7 @@ export interface LayoutTemplate {
   /** what it gives */ fixes: string;
   /** what it takes, and which checks will matter */ costs: string;
   /** it hangs on rotors */ wingless?: true;
+  /** its list of masses and what drives it begin anew */ anew?: true;
   make(base: Design): Design;
 }
 

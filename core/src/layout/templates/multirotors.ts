@@ -186,6 +186,7 @@ function template(count: number, id: string, name: string, fixes: string, costs:
     fixes,
     costs,
     wingless: true,
+    anew: true,
     make: (base) =>
       multirotor(base, { count, mass: massOf(base), carried: carriedBy(base), cells: count > 4 ? 6 : 4 }),
   };

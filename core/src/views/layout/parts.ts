@@ -74,7 +74,7 @@ export function balancePart(s: Scene): CgPart {
 
 type BuildPart = Pick<LayoutReport, 'fit' | 'pieces' | 'hover' | 'warp' | 'path' | 'drag' | 'tow'>;
 
-export function buildPart({ run, design, loading, state, speed, nu, derivatives }: Scene): BuildPart {
+export function buildPart({ run, design, loading, speed, nu, derivatives }: Scene): BuildPart {
   const { facts } = run.of(sectionsStep),
     { density } = run.of(airStep);
   return {

@@ -9,7 +9,9 @@ import { entryOf } from '../../assess';
 
 import { type Scene } from './scene';
 
-export function claimContext(s: Scene): Parameters<typeof claimQuestions>[1] {
+type Claimed = Pick<Scene, 'design' | 'ledger' | 'drive' | 'lift' | 'air' | 'state' | 'speed' | 'drag'>;
+
+export function claimContext(s: Claimed): Parameters<typeof claimQuestions>[1] {
   const { design, ledger, drive, lift } = s,
     value = (id: QuantityId) => entryOf(ledger, id, 'all');
   const still = value('staticThrust');

@@ -22,16 +22,20 @@ export interface HoverReport {
   weak: WeakRotor | null;
   lost: WeakRotor | null;
   transition: Transition | null;
-  changeSpeed: number;
+  /** null without a wing */ changeSpeed: number | null;
   sentences: Said[];
   compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
 }
 
 const CHANGE = 1.2;
 
-export function hoverPart(s: Scene, lift: Drive): HoverReport {
-  const { design, state } = s,
-    law = powertrainOf(design).lift?.law ?? 'duty',
+/** @param winged the same state on its wing; null where it has none */
+export function hoverPart(
+  { design, state }: Pick<Scene, 'design' | 'state'>,
+  lift: Drive,
+  winged: Scene | null,
+): HoverReport {
+  const law = powertrainOf(design).lift?.law ?? 'duty',
     reserve = design.flight.reserve;
   const point = hoverPoint(lift, state.mass, G0, law, reserve),
     W = state.mass * G0;
@@ -42,25 +46,27 @@ export function hoverPart(s: Scene, lift: Drive): HoverReport {
   }));
   const weak = arms.length >= 3 ? weakRotor(arms, W, 0.7) : null,
     lost = arms.length >= 3 ? weakRotor(arms, W, 0) : null;
-  const own = s.drive && s.drive !== lift ? s.drive : null;
+  const s = winged,
+    own = s?.drive && s.drive !== lift ? s.drive : null;
   const idleRotors = design.dragItems
     .filter((d) => d.part?.kind === 'lift rotor')
     .reduce((a, d) => a + d.dragArea, 0);
-  const change = own
-    ? transition(lift, own, {
-        mass: state.mass,
-        gravity: G0,
-        stall: s.stall,
-        margin: CHANGE,
-        drag: (v, l) => s.drag(v, l),
-        rotorDragArea: 1.5 * idleRotors,
-      })
-    : null;
+  const change =
+    s && own
+      ? transition(lift, own, {
+          mass: state.mass,
+          gravity: G0,
+          stall: s.stall,
+          margin: CHANGE,
+          drag: (v, l) => s.drag(v, l),
+          rotorDragArea: 1.5 * idleRotors,
+        })
+      : null;
   const sentences: Said[] = [];
   if (weak)
     sentences.push(say(weak.margin < 1 ? 'weak-motor-falls' : 'weak-motor-holds', { margin: weak.margin }));
   if (lost && lost.margin < 1) sentences.push(say('lost-motor', {}));
-  if (change)
+  if (s && change)
     sentences.push(
       change.status === 'done'
         ? say('changes-over', {
@@ -79,9 +85,9 @@ export function hoverPart(s: Scene, lift: Drive): HoverReport {
     weak,
     lost,
     transition: change,
-    changeSpeed: CHANGE * s.stall,
+    changeSpeed: s && CHANGE * s.stall,
     sentences,
-    compare: own ? compareModes(s, lift, own, point, change, idleRotors) : null,
+    compare: s && own ? compareModes(s, lift, own, point, change, idleRotors) : null,
   };
 }
 

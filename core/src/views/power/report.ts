@@ -1,7 +1,15 @@
 /** What the Power station shows of one state, read off the steps. */
 import { sentence, type Said } from '../../words';
 import { G0 } from '../../air';
-import { factorsOf, type Brief, type Calibration, type Design, powertrainOf } from '../../design';
+import {
+  factorsOf,
+  hasWing,
+  type State,
+  type Brief,
+  type Calibration,
+  type Design,
+  powertrainOf,
+} from '../../design';
 import { type PhasePlan } from '../../mission';
 import { DomainError } from '../../numeric';
 import {
@@ -18,7 +26,7 @@ import {
 import { actingFactors } from '../../surface';
 import { claimQuestions } from './claims';
 import { air as airStep, airframe, balance, drives, energy, hasRubber, shape, trust } from '../../steps';
-import { runOf } from '../../assess';
+import { runOf, type Run } from '../../assess';
 import type { StepCache } from '../../assess';
 import { entryOf, type Ledger } from '../../assess';
 
@@ -43,7 +51,7 @@ import { matchTask } from './matchTask';
 
 export interface PowerReport {
   loading: string;
-  kind: 'electric' | 'rubber' | 'glider';
+  kind: 'electric' | 'rubber' | 'glider' | 'rotors';
   chain: { still: DriveChain; flight: DriveChain; full: DriveChain; speed: number } | null;
   cards: { still: StaticCard; flight: StaticCard } | null;
   speeds: SpeedRow[];
@@ -51,7 +59,7 @@ export interface PowerReport {
   discharge: { flight: Discharge; full: Discharge } | null;
   volts: { printed: number; full: number; half: number; loaded: number; least: number } | null;
   idle: { windmilling: number; stopped: number; folded: number | null } | null;
-  glide: GlideReport;
+  /** null without a wing */ glide: GlideReport | null;
   /** largest propeller that still clears the ground by 25 mm [m] */ largestPropeller: number | null;
   pitchSpeed: number | null;
   stalledBlade: number | null;
@@ -81,8 +89,9 @@ export function powerReport(
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0)
     throw new DomainError('out-of-range', sentence(ledger.stopped));
-  const run = runOf({ brief, design }, cal, cache),
-    f = actingFactors(factorsOf(cal.mean), run.of(trust)),
+  const run = runOf({ brief, design }, cal, cache);
+  if (!hasWing(design)) return rotorsAlone(run, ledger, loading);
+  const f = actingFactors(factorsOf(cal.mean), run.of(trust)),
     { cruise, lifting } = run.of(drives),
     charge = run.of(energy),
     frame = run.of(airframe, loading.id);
@@ -113,7 +122,7 @@ export function powerReport(
     torque: drive ? torqueOf(s, drive) : null,
     glide: glidePart(s),
     rubber: rubber && hasRubber(design, loading) ? rubberPart(s) : null,
-    hover: s.lift ? hoverPart(s, s.lift) : null,
+    hover: s.lift ? hoverPart(s, s.lift, s) : null,
     solar: solarPart(s),
     supply: supply ? supplyReport(supply, battery.chemistry) : null,
     packs: packRemarks(design),
@@ -123,3 +132,42 @@ export function powerReport(
     match: drive ? matchTask(s, drive) : null,
   };
 }
+
+/** Without a wing and a cruise drive: what lifts, and what feeds it. */
+function rotorsAlone(run: Run, ledger: Ledger, loading: State): PowerReport {
+  const { design } = run.source,
+    { lifting } = run.of(drives),
+    lift = lifting && { ...lifting, charge: run.of(energy).lifting },
+    { state } = run.of(balance, loading.id),
+    { supply, battery } = powertrainOf(design);
+  const context = { design, ledger, lift, drive: null, air: run.of(airStep), speed: 0, state, drag: () => 0 };
+  return {
+    ...NOTHING_FORWARD,
+    loading: loading.id,
+    hover: lift ? hoverPart({ design, state }, lift, null) : null,
+    supply: supply ? supplyReport(supply, battery.chemistry) : null,
+    packs: packRemarks(design),
+    claims: lift ? claimQuestions(design, claimContext(context)) : [],
+  };
+}
+const NOTHING_FORWARD = {
+  kind: 'rotors',
+  chain: null,
+  cards: null,
+  speeds: [],
+  throttles: [],
+  discharge: null,
+  volts: null,
+  idle: null,
+  glide: null,
+  largestPropeller: null,
+  pitchSpeed: null,
+  stalledBlade: null,
+  from: null,
+  torque: null,
+  rubber: null,
+  solar: null,
+  phases: null,
+  swaps: [],
+  match: null,
+} as const satisfies Partial<PowerReport>;

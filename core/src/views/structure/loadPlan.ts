@@ -12,8 +12,8 @@ export function loadPlan(
   cache: StepCache,
 ): LoadPlan | null {
   const run = runOf({ brief, design }, calibration, cache),
-    b = run.of(bearing),
-    of = run.of(cases, state);
+    b = run.maybe(bearing),
+    of = run.maybe(cases, state);
   if (!b || !of) return null;
   const up = test.direction === 'up' || test.kind === 'tips',
     [found] = loadCases(of, [up ? 'pull' : 'push']),

@@ -1,6 +1,6 @@
 /** What the Structure station and `skia structure` show of one state, read off the steps: cases along the span, the diagram. */
 import { runOf, type StepCache } from '../../assess';
-import { factorsOf, type Brief, type Calibration, type Design } from '../../design';
+import { factorsOf, type Brief, type Calibration, type Design, type DesignDocument } from '../../design';
 import { DomainError } from '../../numeric';
 import { arms, bearing, bent, cases, verdicts, type CaseVerdict } from '../../steps';
 import {
@@ -48,7 +48,6 @@ export interface StructureReport {
   readonly cases: readonly CaseView[];
   /** deflection of the tip at load factor 1, as the ledger has it [m] */ readonly tipAtOne: number;
   readonly envelope: Envelope;
-  readonly arms: readonly ArmVerdict[];
 }
 
 function caseView(b: Bearing, of: LoadCase, v: CaseVerdict, f: Learnt): CaseView {
@@ -83,9 +82,9 @@ export function structureReport(
   if (!design.states.some((s) => s.id === state))
     throw new DomainError('unknown-name', `there is no state ${state}`, { state });
   const run = runOf({ brief, design }, calibration, cache),
-    b = run.of(bearing),
-    found = run.of(cases, state),
-    verdict = run.of(verdicts, state);
+    b = run.maybe(bearing),
+    found = b && run.maybe(cases, state),
+    verdict = b && run.maybe(verdicts, state);
   if (!b || !found || !verdict) return null;
   const { strength, stiffness } = factorsOf(calibration.mean),
     learnt = { strength, stiffness };
@@ -108,6 +107,14 @@ export function structureReport(
     ),
     tipAtOne: run.of(bent, state)?.deflection.at(-1) ?? 0,
     envelope: envelopeOf(design, found, verdict),
-    arms: run.of(arms, state)?.all ?? [],
   };
+}
+
+/** Arms, booms, legs and mounts of a state, with a wing or without. */
+export function armsOf(
+  { brief, design, calibration }: DesignDocument,
+  state: string,
+  cache: StepCache,
+): readonly ArmVerdict[] {
+  return runOf({ brief, design }, calibration, cache).maybe(arms, state)?.all ?? [];
 }

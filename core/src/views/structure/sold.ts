@@ -83,7 +83,7 @@ export function soldReport(
 ): SoldReport | null {
   const { brief, design, calibration } = doc,
     run = runOf({ brief, design }, calibration, cache),
-    b = run.of(bearing),
+    b = run.maybe(bearing),
     member = b?.members.find((m) => m.member.id === memberId)?.member,
     surface = design.surfaces.find((s) => s.id === b?.surface);
   if (!b || !member || !surface) return null;

@@ -8,10 +8,23 @@ import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
 type StateRow = LayoutReport['states'][number];
 
-export function StateTable({ states }: { states: LayoutReport['states'] }) {
+export function StateTable({ states }: { states: readonly StateRow[] }) {
   const loading = useWorkspace((w) => w.loading);
   const setLoading = useWorkspace((w) => w.setLoading);
   const units = useWorkspace((w) => w.units);
+  // where every state hangs on rotors there is no margin
+  const flies = states.some((s) => !s.hover);
+  const margin: ShownColumn<StateRow> = {
+    key: 'margin',
+    label: 'Margin',
+    kind: 'percent',
+    value: (s) => (s.hover ? null : s.margin),
+    render: (s) => (
+      <span className={s.inside ? undefined : 'stoptext'}>
+        {s.hover ? '–' : formatValue(s.margin, 'percent', units)}
+      </span>
+    ),
+  };
   const columns: ShownColumn<StateRow>[] = [
     {
       key: 'name',
@@ -21,23 +34,13 @@ export function StateTable({ states }: { states: LayoutReport['states'] }) {
       render: (s) => (
         <UnstyledButton className="sorter" onClick={() => setLoading(s.loading)}>
           {s.name}
-          {s.hover ? ' (hover)' : ''}
+          {s.hover && flies ? ' (hover)' : ''}
         </UnstyledButton>
       ),
     },
     ...FIGURES.slice(0, 3),
-    {
-      key: 'margin',
-      label: 'Margin',
-      kind: 'percent',
-      value: (s) => (s.hover ? null : s.margin),
-      render: (s) => (
-        <span className={s.inside ? undefined : 'stoptext'}>
-          {s.hover ? '–' : formatValue(s.margin, 'percent', units)}
-        </span>
-      ),
-    },
-    ...FIGURES.slice(3),
+    ...(flies ? [margin] : []),
+    ...FIGURES.slice(3).filter((f) => flies || f.key !== 'yaw'),
   ];
   return (
     <ShownTable

@@ -7,7 +7,12 @@ import { Sentence } from '../../../parts/Sentence';
 import { StateDetails } from './StateDetails';
 import { StateTable } from './StateTable';
 
-export function StatesPanel({ report }: { report: LayoutReport }) {
+type Shown = Pick<LayoutReport, 'worst' | 'cg' | 'tow'> & {
+  states: readonly LayoutReport['states'][number][];
+  path: readonly LayoutReport['path'][number][];
+};
+
+export function StatesPanel({ report }: { report: Shown }) {
   return (
     <div className="stack gap12">
       <Cautions at="states" />

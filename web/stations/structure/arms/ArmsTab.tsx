@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Arm } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
 import { say } from '@skiametra/core/words';
-import type { StructureReport } from '@skiametra/core/views';
+import type { ArmVerdict } from '@skiametra/core/structure';
 import { DocField } from '../../../parts/fields/DocField';
 import { STRUCTURE } from '../../../parts/paths';
 import { useSentence } from '../../../parts/Sentence';
@@ -30,13 +30,13 @@ const SAYS: Readonly<Record<Arm['kind'], string>> = {
 const PLAIN = KINDS.filter((k) => !['nose', 'sandwich', 'print', 'sheet'].includes(k.value));
 
 function useColumns(
-  report: StructureReport | null,
+  verdicts: readonly ArmVerdict[],
   safety: number,
   chosen: string | undefined,
   choose: (id: string) => void,
 ): DocColumn[] {
   const units = useWorkspace((w) => w.units),
-    of = (row: { id?: unknown }) => report?.arms.find((a) => a.id === row.id);
+    of = (row: { id?: unknown }) => verdicts.find((a) => a.id === row.id);
   return [
     { key: 'name', label: 'What', cell: { type: 'text' } },
     {
@@ -88,12 +88,12 @@ function useColumns(
 }
 
 /** What of one arm does not stand in the table. */
-function ArmDetails({ arm, report }: { arm: Arm; report: StructureReport | null }) {
+function ArmDetails({ arm, verdicts }: { arm: Arm; verdicts: readonly ArmVerdict[] }) {
   const at = `${STRUCTURE}.arms.${arm.id}`,
     words = useSentence(),
     edit = useWorkspace((w) => w.edit),
     surfaces = useWorkspace((w) => w.content.document.design.surfaces),
-    found = report?.arms.find((a) => a.id === arm.id);
+    found = verdicts.find((a) => a.id === arm.id);
   return (
     <section className="block" aria-label={arm.name}>
       <h2>{arm.name}</h2>
@@ -125,12 +125,12 @@ function ArmDetails({ arm, report }: { arm: Arm; report: StructureReport | null 
   );
 }
 
-export function ArmsTab({ report }: { report: StructureReport | null }) {
+export function ArmsTab({ verdicts }: { verdicts: readonly ArmVerdict[] }) {
   const arms = useWorkspace((w) => w.content.document.design.structure.arms) ?? [],
     safety = useWorkspace((w) => w.content.document.design.structure.safetyFactor),
     [id, setId] = useState<string | null>(null),
     arm = arms.find((a) => a.id === id) ?? arms[0],
-    columns = useColumns(report, safety, arm?.id, setId);
+    columns = useColumns(verdicts, safety, arm?.id, setId);
   return (
     <div className="cols cols-members">
       <section className="block">
@@ -156,7 +156,7 @@ export function ArmsTab({ report }: { report: StructureReport | null }) {
           columns={columns}
         />
       </section>
-      {arm && <ArmDetails arm={arm} report={report} />}
+      {arm && <ArmDetails arm={arm} verdicts={verdicts} />}
     </div>
   );
 }

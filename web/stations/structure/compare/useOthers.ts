@@ -13,8 +13,8 @@ export function useOthers(): ReadonlyMap<string, StructureReport> {
     for (const { id, members } of document.design.structure.others ?? []) {
       const { design } = document,
         built = { ...document, design: { ...design, structure: { ...design.structure, members } } };
-      const r = await reportStructure({ document: built, loading });
-      if (r) found.set(id, r);
+      const { wing } = await reportStructure({ document: built, loading });
+      if (wing) found.set(id, wing);
     }
     return found;
   });

@@ -15,12 +15,12 @@ const g = (n: number) => `${n.toFixed(1).replace('-', '−')} g`;
 /** The heaviest state that flies, where it is not the one in view. */
 function useHeaviest(state: string): { name: string; fails: number; stall: number } | null {
   const ledger = useWorkspace((w) => w.ledger),
-    states = useWorkspace((w) => w.content.document.design.states);
+    design = useWorkspace((w) => w.content.document.design);
   if (!ledger) return null;
   const mass = (id: string) => entryOf(ledger, 'mass', id)?.value ?? 0,
-    heaviest = states
-      .filter((s) => !hovers(s))
-      .reduce((a, s) => (mass(s.id) > mass(a.id) ? s : a), states[0]!);
+    heaviest = design.states
+      .filter((s) => !hovers(design, s))
+      .reduce((a, s) => (mass(s.id) > mass(a.id) ? s : a), design.states[0]!);
   const fails = entryOf(ledger, 'failLoadFactor', heaviest.id)?.value,
     stall = entryOf(ledger, 'stallSpeed', heaviest.id)?.value;
   return heaviest.id === state || fails === undefined || stall === undefined

@@ -1,0 +1,61 @@
+'use client';
+/** Speed across, power and climb up: where it lasts longest, goes farthest, and what holds against the wind. */
+import { curveOf, entryOf, type Ledger, type QuantityId } from '@skiametra/core/assess';
+import { siteGust } from '@skiametra/core/structure';
+import { ChartFrame } from '../../parts/ChartFrame';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+
+type Points = { x: readonly number[]; y: readonly number[]; sigma: readonly number[] | null };
+
+/** Without what is no number: a chart does not reach over what cannot be flown. */
+function flown(c: Points): Points {
+  const keep = c.y.map((v, i) => (Number.isFinite(v) ? i : -1)).filter((i) => i >= 0),
+    of = (list: readonly number[]) => keep.map((i) => list[i]!);
+  return { x: of(c.x), y: of(c.y), sigma: c.sigma && of(c.sigma) };
+}
+
+export function Envelope({ ledger }: { ledger: Ledger }) {
+  const against = useWorkspace((w) => w.againstLedger),
+    loading = useWorkspace((w) => w.loading),
+    site = useWorkspace((w) => w.content.document.brief.site);
+  const power = curveOf(ledger, 'rotorPower', loading),
+    climb = curveOf(ledger, 'rotorClimb', loading),
+    old = against && curveOf(against, 'rotorPower', loading);
+  if (!power || !climb)
+    return <p className="dim">No flight on the rotors is computed: nothing lifts it in this state.</p>;
+  const at = (id: QuantityId) => entryOf(ledger, id, loading)?.value ?? null,
+    p = flown(power),
+    most = Math.max(...p.y),
+    wind = site.wind + siteGust(site);
+  const upright = (name: string, x: number | null, look: 'asked' | 'ink') =>
+    x === null ? [] : [{ name, x: [x, x], y: [0, most], look }];
+  return (
+    <>
+      <ChartFrame
+        title="Power against airspeed, level on the rotors"
+        height={260}
+        xName="Airspeed"
+        xKind="speed"
+        yName="Power from the pack"
+        yKind="power"
+        yFromZero
+        series={[
+          { name: 'power', ...p, look: 'predicted' },
+          ...(old ? [{ name: 'compared version', ...flown(old), look: 'ghost' as const }] : []),
+          ...upright('lasts longest', at('longestSpeed'), 'ink'),
+          ...upright('goes farthest', at('farthestSpeed'), 'ink'),
+          ...upright('wind with its gusts', wind, 'asked'),
+        ]}
+      />
+      <ChartFrame
+        title="Climb to spare against airspeed"
+        height={200}
+        xName="Airspeed"
+        xKind="speed"
+        yName="Climb"
+        yKind="climbRate"
+        series={[{ name: 'climb', ...flown(climb), look: 'predicted' }]}
+      />
+    </>
+  );
+}
