@@ -1,8 +1,8 @@
 /** `skia surfaces` and `skia balance`: lift, stall, stability, modes, limits and the solver's proposal as JSON. */
 import { sentence } from '@skiametra/core/words';
-import { assess, entryOf, StepCache } from '@skiametra/core/assess';
-import { layoutReport, type LayoutReport } from '@skiametra/core/views';
-import { hovers, type DesignDocument } from '@skiametra/core/design';
+import { assess, entryOf, StepCache, type Ledger } from '@skiametra/core/assess';
+import { layoutReport, rotorReport, type LayoutReport } from '@skiametra/core/views';
+import { hasWing, hovers, type DesignDocument } from '@skiametra/core/design';
 import { flyingStates, loadedState, solveBalance } from '@skiametra/core/mass';
 import { UsageError } from './usage';
 
@@ -35,6 +35,8 @@ export function surfacesCommand(
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
+  if (!hasWing(doc.design))
+    throw new UsageError('This aircraft has no wing: its rotors are told of by skia hover FILE.');
   const state =
     loading ?? (doc.design.states.find((l) => !hovers(doc.design, l)) ?? doc.design.states[0])!.id;
   const r = layoutReport(doc, ledger, state, cache, speed === undefined ? {} : { speed });
@@ -118,10 +120,34 @@ function profileAt(r: LayoutReport): number {
   return r.stall.flows.reduce((a, f) => (Math.abs(f.CL - r.CL) < Math.abs(a.CL - r.CL) ? f : a)).CDprofile;
 }
 
+/** Masses, CG and inertia of every state. */
+function statesJson({ design }: DesignDocument, ledger: Ledger): object[] {
+  return design.states.map((l) => {
+    const s = loadedState(design, l, 'best', 1);
+    return {
+      id: l.id,
+      name: l.name,
+      mass: round(s.mass),
+      cg: { x: round(s.x), y: round(s.y), z: round(s.z) },
+      sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) },
+      inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) },
+      staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null,
+      hover: hovers(design, l),
+    };
+  });
+}
+
+/** Without a wing there are no limits but those of the rotors. */
+function rotorBalance(doc: DesignDocument, ledger: Ledger, cache: StepCache): object {
+  const r = rotorReport(doc, ledger, doc.design.states[0]!.id, cache);
+  return { states: statesJson(doc, ledger), fit: r?.fit ?? [], hover: r?.share ?? null };
+}
+
 export function balanceCommand(doc: DesignDocument): object {
   const cache: StepCache = new StepCache();
   const ledger = assess(doc.brief, doc.design, doc.calibration, cache);
   if (ledger.stopped && ledger.entries.length === 0) throw new UsageError(sentence(ledger.stopped));
+  if (!hasWing(doc.design)) return rotorBalance(doc, ledger, cache);
   const limits = {
     forward: entryOf(ledger, 'cgForward', 'all')!.value,
     aft: entryOf(ledger, 'cgAft', 'all')!.value,
@@ -129,19 +155,7 @@ export function balanceCommand(doc: DesignDocument): object {
   const first = doc.design.states.find((l) => !hovers(doc.design, l)) ?? doc.design.states[0];
   const r = layoutReport(doc, ledger, first!.id, cache);
   return {
-    states: doc.design.states.map((l) => {
-      const s = loadedState(doc.design, l, 'best', 1);
-      return {
-        id: l.id,
-        name: l.name,
-        mass: round(s.mass),
-        cg: { x: round(s.x), y: round(s.y), z: round(s.z) },
-        sigma: { mass: round(s.sigmaMass), x: round(s.sigmaX) },
-        inertia: { ixx: round(s.ixx), iyy: round(s.iyy), izz: round(s.izz), ixz: round(s.ixz) },
-        staticMargin: entryOf(ledger, 'staticMargin', l.id)?.value ?? null,
-        hover: hovers(doc.design, l),
-      };
-    }),
+    states: statesJson(doc, ledger),
     spread: (() => {
       const xs = flyingStates(doc.design).map((s) => s.x);
       return { forward: Math.min(...xs), aft: Math.max(...xs) };

@@ -22,6 +22,7 @@ import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
 import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './power';
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { SPAR_OPTIONS, sparCommand } from './spar';
+import { hoverCommand } from './hover';
 import { structureCommand } from './structure';
 import { projectText } from './projectText';
 import { UsageError } from './usage';
@@ -31,7 +32,8 @@ interface Out {
 }
 
 const HELP = `skia schema                              the JSON Schema of a project file
-skia demo bittern|crane|gnat|wafer       a demo project as a project file
+skia demo bittern|crane|dunlin|gnat|wafer
+                                         a demo project as a project file
 skia assess FILE [--state NAME]        the ledger of the newest version in a project file, or of one design document
 skia surfaces FILE [--state NAME] [--speed MPS] [--alpha DEG | --trim]
                                          lift, drag, stall by strip, derivatives and modes of one state
@@ -49,6 +51,7 @@ skia log FILE [--state NAME] [--laps N] [--seed N]
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DEG] [--inviscid [--cp]]
              [--amplification 9] [--trip-top X] [--trip-bottom X]
                                          lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
+skia hover FILE [--state NAME]           hover, shares of the rotors, flight on them over speed
 skia structure FILE [--case NAME] [--state NAME]
                                          load cases, margins along the wing, what fails first, what the members weigh
 skia spar --shape tube|rod|box|channel|i|strip|caps --height-mm H [--width-mm B] [--wall-mm T] [--cap-mm C --web-mm W]
@@ -222,6 +225,10 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   async spar({ operand, values, json }) {
     noOperand(operand, 'sizes are options.');
     json(await sparCommand(values));
+  },
+  async hover(asked) {
+    const { doc, state } = await opened('hover', asked);
+    asked.json(hoverCommand(doc, state));
   },
   async structure(asked) {
     const { doc, state } = await opened('structure', asked);

@@ -31,7 +31,7 @@ export async function station(page: Page, name: string): Promise<void> {
 }
 
 /** A fresh project of one's own; returns its address up to the station. */
-export async function newProject(page: Page, name: string, from: 'plain' | 'bittern'): Promise<string> {
+export async function newProject(page: Page, name: string, from = 'plain'): Promise<string> {
   await page.goto('/');
   await page.getByRole('button', { name: 'New project' }).click();
   await page.getByLabel('Project', { exact: true }).fill(name);

@@ -16,7 +16,7 @@ test('another layout is drawn, balanced and undone in one step', async ({ page }
       .first(),
   ).toContainText(/lets go first/, { timeout: 60_000 });
   await page.getByRole('button', { name: /Another layout/ }).click();
-  await page.getByRole('button', { name: 'Draw it' }).nth(3).click();
+  await page.getByRole('button', { name: 'Draw it: Canard' }).click();
   await expect(page.getByLabel('Part', { exact: true })).toContainText('Foreplane', { timeout: 60_000 });
   await expect(page.locator('section[aria-label="The stall"]')).toContainText(/foreplane goes .* earlier/, {
     timeout: 120_000,

@@ -9,21 +9,28 @@ export function halfOutline(s: Pick<PlanForm['surfaces'][number], 'x' | 'station
 }
 
 export function planBounds(design: PlanForm): { x0: number; x1: number; half: number } {
+  const discs = design.discs ?? [];
   const xs = [
+    ...discs.flatMap((d) => [d.x - d.r, d.x + d.r]),
     ...design.body.map((b) => b.x),
     ...design.surfaces.flatMap((s) => s.stations.flatMap((p) => [s.x + p.x, s.x + p.x + p.chord])),
   ];
   const half = Math.max(
     0.05,
+    ...discs.map((d) => Math.abs(d.y) + d.r),
     ...design.surfaces.filter((s) => s.role !== 'fin').flatMap((s) => s.stations.map((p) => p.y)),
   );
   return { x0: Math.min(...xs), x1: Math.max(...xs), half };
 }
 
+/** Height over width that a silhouette may have. */
+const TALLEST = 1.4;
+
 /** Nose up, span across. */
 export function Silhouette({ design, size = 34 }: { design: PlanForm; size?: number }) {
   const b = planBounds(design);
-  const k = size / (2 * b.half * 1.04);
+  // a long thin one is drawn narrower, not taller
+  const k = Math.min(size / (2 * b.half * 1.04), (TALLEST * size) / (b.x1 - b.x0));
   const h = (b.x1 - b.x0) * k;
   const px = (y: number) => (size / 2 + y * k).toFixed(1);
   const py = (x: number) => ((x - b.x0) * k).toFixed(1);
@@ -50,6 +57,9 @@ export function Silhouette({ design, size = 34 }: { design: PlanForm; size?: num
               <polygon points={shape(-1, halfOutline(s))} />
             </g>
           ))}
+        {(design.discs ?? []).map((d, i) => (
+          <circle key={i} cx={px(d.y)} cy={py(d.x)} r={d.r * k} fill="none" stroke="var(--ink)" />
+        ))}
         <polygon points={body.map(([x, y]) => `${px(y)},${py(x)}`).join(' ')} />
       </g>
     </svg>

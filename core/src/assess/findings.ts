@@ -274,6 +274,26 @@ function flightFindings(design: Design, ledger: Ledger, add: AddFinding): void {
     );
 }
 
+/** Let go slower than this many times the stall it has no hand's breadth to spare. Common practice, no source. */
+const LET_GO = 1.1;
+
+/** What is thrown, slung, pushed or dropped: too slow, or into the ground. */
+function departureFindings(design: Design, ledger: Ledger, add: AddFinding): void {
+  for (const { id, name } of design.states) {
+    const lowest = entryOf(ledger, 'launchLowest', id)?.value,
+      over = entryOf(ledger, 'launchOverStall', id)?.value;
+    if (over === undefined) continue;
+    const needed = entryOf(ledger, 'throwNeeded', id)?.value ?? null,
+      lost = entryOf(ledger, 'launchLost', id)?.value ?? 0;
+    const ground = lowest !== undefined && lowest < 0;
+    if (ground || (lowest !== undefined && lowest < 0.3) || (lowest === undefined && over < LET_GO)) {
+      const said = say('leaves-low', { state: name, over, lost, lowest: lowest ?? null, needed });
+      add('flight', ground ? 'stop' : 'look', id, said);
+      return;
+    }
+  }
+}
+
 export function findingsOf(
   brief: Brief,
   design: Design,
@@ -292,6 +312,7 @@ export function findingsOf(
   wiringFindings(design, ledger, add);
   flightFindings(design, ledger, add);
   landingFindings(brief, design, ledger, add);
+  departureFindings(design, ledger, add);
   for (const e of scoreErrors) add('score', 'look', 'all', e);
   for (const c of checkRequirements(brief, design, ledger)) {
     if (c.status === 'unknown') add('brief', 'look', 'all', c.said);

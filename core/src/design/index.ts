@@ -85,6 +85,7 @@ export { siteSpread } from './site';
 export { LEAVING, RETURNING } from './wayKinds';
 export type { Leaving, Returning } from './wayKinds';
 export * from './lifting';
+export * from './launchSchema';
 export * from './ways';
 export { NAMED_LISTS, standIn, usesOf, withoutEntry } from './uses';
 export type { NamedList } from './uses';

@@ -20,6 +20,7 @@ import {
 } from './layoutSchema';
 import { armSchema, memberSchema, ownMaterialSchema } from './memberSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
+import { comingBackSchema, launchSchema } from './launchSchema';
 import { missionSchema, taskSchema } from './missionSchema';
 import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
@@ -43,6 +44,11 @@ const siteSchema = z.strictObject({
     { usual: [1, 10] },
   ).optional(),
   stripLength: field(above(2000), 'distance', 'strip length'),
+  /** of the strip, uphill on the way out positive */ slope: field(
+    between(-0.3, 0.3),
+    'angle',
+    'slope of the strip, uphill',
+  ).optional(),
   surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
   /** rolling friction coefficient */
   rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction', { usual: [0.02, 0.2], step: 0.005 }),
@@ -439,6 +445,8 @@ export const designSchema = z.strictObject({
   thrusters: z.array(thrusterSchema).max(24),
   swaps: swapsSchema.optional(),
   claims: claimsSchema.optional(),
+  /** ways of leaving and coming back that are no run */ launch: launchSchema.optional(),
+  comingBack: comingBackSchema.optional(),
   structure: z.strictObject({
     members: z.array(memberSchema).max(40),
     /** other ways of building it, kept to compare: at most three beside the one that is drawn */ others: z

@@ -196,6 +196,7 @@ export const testBodySchema = z.strictObject({
     laps: z.array(field(finite.gt(0).max(36000), 'time', 'lap')).max(400),
     groundRun: field(finite.min(0).max(5000), 'distance', 'ground run').nullable(),
     stallSpeed: field(finite.gt(0).max(200), 'speed', 'stall speed').nullable(),
+    /** flown hanging on its rotors */ hung: z.literal(true).optional(),
     handling: z.array(z.enum(HANDLING)).max(12),
     notes: text,
     damage: text,

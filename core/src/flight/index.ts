@@ -1,5 +1,7 @@
 export { APPROACH, landingRun, TOUCH_DOWN } from './landing';
 export type { LandingInput, LandingRun } from './landing';
+export { away, overObstacle, railSpeed, slungSpeed, stoppingLoad, throwNeeded } from './leaving';
+export type { Away, Departure, Sling } from './leaving';
 export { buildDragTable, dragAt, inducedForm, parasiteAreas, profileTable, trimLine } from './dragTable';
 export type { DragParts, DragTable, ProfileTable, TrimLine } from './dragTable';
 export {

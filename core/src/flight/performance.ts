@@ -111,6 +111,8 @@ export interface GroundRunInput {
   /** lift-off airspeed over stall speed */ liftOffFactor: number;
   /** lift coefficient while rolling */ groundCl: number;
   /** drag area while rolling at groundCl [m2] */ dragArea: number;
+  /** of the strip, uphill positive [rad] */ slope?: number;
+  /** rolls with it and stays behind: a dolly [kg] */ carried?: number;
 }
 
 export type GroundRun =
@@ -118,24 +120,31 @@ export type GroundRun =
   | { status: 'never'; reason: 'thrust below friction' };
 
 /**
- * Ground run by integrating over airspeed: m V_ground dV / (T - D - mu (W - L)). Anderson 6.95 with varying forces.
+ * Ground run by integrating over airspeed: m V_ground dV / (T - D - mu (W - L) - W sin slope). Anderson 6.95 with varying
+ * forces; a dolly's mass rolls with it.
  * Stops as `never` when the net force is not positive somewhere before lift-off.
  */
 export function groundRun(m: PointModel, g: GroundRunInput): GroundRun {
   const vLo = g.liftOffFactor * stallSpeed(m);
   const from = Math.min(g.wind, vLo);
-  const N = 60;
+  const N = 60,
+    carried = g.carried ?? 0,
+    rolling = m.mass + carried,
+    uphill = rolling * G0 * Math.sin(g.slope ?? 0);
   let distance = 0,
     time = 0;
   for (let i = 0; i < N; i++) {
     const v = from + ((vLo - from) * (i + 0.5)) / N;
     const q = 0.5 * m.density * v * v;
     const net =
-      m.fullThrust(v) - q * g.dragArea - g.friction * Math.max(0, m.mass * G0 - q * m.area * g.groundCl);
+      m.fullThrust(v) -
+      q * g.dragArea -
+      uphill -
+      g.friction * (carried * G0 + Math.max(0, m.mass * G0 - q * m.area * g.groundCl));
     if (!(net > 0)) return { status: 'never', reason: 'thrust below friction' };
     const dv = (vLo - from) / N;
-    distance += (m.mass * (v - g.wind) * dv) / net;
-    time += (m.mass * dv) / net;
+    distance += (rolling * (v - g.wind) * dv) / net;
+    time += (rolling * dv) / net;
   }
   return { status: 'airborne', distance, time, liftOffSpeed: vLo };
 }

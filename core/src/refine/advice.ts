@@ -4,7 +4,14 @@
  */
 import { say, type Said } from '../words';
 import { assess, entryOf, type Fix, type Ledger, type LedgerEntry, StepCache, keyOf } from '../assess';
-import { setPath, type Calibration, type Design, type DesignDocument, type Handling } from '../design';
+import {
+  hasWing,
+  setPath,
+  type Calibration,
+  type Design,
+  type DesignDocument,
+  type Handling,
+} from '../design';
 import { loadedState } from '../mass';
 import { sparAdvice } from './sparAdvice';
 import { SYMPTOMS, heldAgainst } from './symptoms';
@@ -105,6 +112,8 @@ function noteAdvice(
     step = MARGIN_STEP[note],
     known = design.states.some((l) => l.id === from.loading);
   const { test } = SYMPTOMS[note];
+  // without a wing there is no margin to move and no tip to wash out
+  if (!hasWing(design)) return { ...cause, fix: null };
   if (step !== undefined && known) {
     const cg = entryOf(ledger, 'cgX', from.loading)!.value;
     const because = say('of-note-at', { note, test: from.test, cg });

@@ -54,6 +54,15 @@ const HOVERING = {
       read: (r) => r?.electric,
       remarks: weak,
     },
+    hoverCurrent: {
+      name: 'Hover current',
+      kind: 'current',
+      station: 'power',
+      formula: '{hoverPower} / volts under load',
+      method: HOVER,
+      better: 'less',
+      read: (r) => r?.point.current,
+    },
     hoverThrottle: {
       name: 'Hover throttle',
       kind: 'percent',

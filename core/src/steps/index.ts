@@ -9,6 +9,8 @@ export { work } from './lap';
 export { bodies, coupled, lattice } from './lattice';
 export { sweeps } from './lift';
 export { arms } from './arms';
+export { departure } from './departure';
+export type { Leave } from './departure';
 export { bearing, cases } from './spanLoads';
 export type { Cases } from './spanLoads';
 export { bent, verdicts } from './structure';

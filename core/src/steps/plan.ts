@@ -6,6 +6,7 @@ import { AIR_PART } from './air';
 import { ARMS_PART } from './arms';
 import { BALANCE_PART } from './balance';
 import { CLIMB_PART } from './climb';
+import { DEPARTURE_PART } from './departure';
 import { DRAG_PART } from './drag';
 import { DRIVE_PART } from './drive';
 import { HOVERING_PART } from './hover';
@@ -23,6 +24,7 @@ import { STABILITY_PART } from './stability';
 import { STRUCTURE_PART } from './structure';
 import { TAKE_OFF_PART } from './takeOff';
 import { TRIM_PART } from './trim';
+import { WIND_LIMITS_PART } from './windLimits';
 import type { ReadCurve, ReadQuantity } from './quantity';
 import type { Step } from './step';
 
@@ -42,8 +44,10 @@ const PARTS = [
   DRIVE_PART,
   // flight
   TAKE_OFF_PART,
+  DEPARTURE_PART,
   CLIMB_PART,
   LAP_PART,
+  WIND_LIMITS_PART,
   LANDING_PART,
   TRIM_PART,
   HOVERING_PART,

@@ -1,5 +1,5 @@
 /** The run of what leaves along the strip. */
-import { hovers, runsAlongStrip, siteSpread } from '../design';
+import { hovers, leavingOf, runsAlongStrip, siteSpread } from '../design';
 import { groundRun, type GroundRun } from '../flight';
 import { air } from './air';
 import { airframe, type Airframe } from './drag';
@@ -34,6 +34,8 @@ export const takeOff = step({
     spread: siteSpread(site),
     factor: design.flight.liftOffFactor,
     groundCl: design.flight.groundCl,
+    slope: site.slope ?? 0,
+    dolly: leavingOf(design, state) === 'dolly' ? (design.launch?.dollyMass ?? 0) : 0,
   }),
   run: ({ air, airframe, fullThrust }, s, causes): TakeOff | null => {
     if (!s.runs || !fullThrust.curve) return null;
@@ -45,6 +47,8 @@ export const takeOff = step({
         wind: Math.max(0, s.wind + causes.wind * s.spread.wind),
         liftOffFactor: s.factor,
         groundCl: s.groundCl,
+        slope: s.slope,
+        carried: s.dolly,
         dragArea: rollingDragArea(airframe, liftOff, s.groundCl, air.density),
       },
     );

@@ -86,7 +86,7 @@ export const CAUTIONS: readonly Caution[] = [
     hazard: 'breaking a structure',
     places: ['structure'],
     text:
-      'A load test throws splinters: glasses on, load from the side, nobody under the wing. After a repair ' +
+      'A load test throws splinters: glasses on, load from the side, nobody underneath. After a repair ' +
       'it is tested again.',
   },
   {

@@ -38,14 +38,16 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
     r.chargeBefore > r.chargeAfter
   ) {
     const amps = (r.chargeBefore - r.chargeAfter) / r.duration;
-    out.push({
-      quantity: 'lapCurrent',
-      state: card.state,
-      value: amps,
-      sigma: 0.08 * amps,
-      from: 'charge used over motor time: the mean of take-off, climb and turns, not the current on the straights at lap throttle; kept out of the fit',
-      setAside: true,
-    });
+    if (r.hung) add('hoverCurrent', amps, 0.1 * amps, 'charge used over the time in the air');
+    else
+      out.push({
+        quantity: 'lapCurrent',
+        state: card.state,
+        value: amps,
+        sigma: 0.08 * amps,
+        from: 'charge used over motor time: the mean of take-off, climb and turns, not the current on the straights at lap throttle; kept out of the fit',
+        setAside: true,
+      });
   }
   if (r.rubber) out.push(...reduceRubber(r.rubber, card.state));
   return out;

@@ -37,8 +37,10 @@ const HOVER_WORDS = {
     `With one lift motor at 70 % it no longer holds itself level: ${f.margin.toFixed(2)} of the weight.`,
   'weak-motor-holds': (f: { margin: number }) =>
     `With the worst lift motor at 70 % it still holds ${f.margin.toFixed(2)} times its weight, level.`,
-  'lost-motor': (_: object) =>
-    'A lift motor that stops altogether is not survived in hover: land under the wing, or add rotors.',
+  'lost-motor': (f: { winged: boolean }) =>
+    f.winged
+      ? 'A lift motor that stops altogether is not survived in hover: land on the wing, or add rotors.'
+      : 'A lift motor that stops altogether is not survived: fly where nobody is below, or add rotors.',
   'changes-over': (
     f: { speed: number; times: number; time: number; distance: number; energy: number; least: number },
     s: Speech,

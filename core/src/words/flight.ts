@@ -58,6 +58,21 @@ export const FLIGHT_WORDS = {
   because: (f: { because: readonly AnySaid[] }, s: Speech) =>
     `${f.because.map((b) => s.said(b)).join(', ')}.`,
   'lift-below-weight': (f: { ratio: number }) => `lift thrust is ${f.ratio.toFixed(2)} of the weight`,
+  'leaves-low': (
+    f: { state: string; over: number; lost: number; lowest: number | null; needed: number | null },
+    s: Speech,
+  ) => {
+    const slow = `${f.state} is let go at ${f.over.toFixed(2)} times its stall speed`;
+    if (f.lowest === null) return `${slow}: 1.1 is the least.`;
+    const down =
+      f.lowest < 0
+        ? `loses ${s.q(f.lost, 'distance', 1)} before it flies, more than there is`
+        : `comes within ${s.q(f.lowest, 'distance', 1)} of the ground`;
+    const mend = f.needed === null ? '' : ` A throw of ${s.q(f.needed, 'speed', 1)} would do.`;
+    return `${slow} and ${down}.${mend}`;
+  },
+  'usual-throw': (f: { speed: number; height: number; angle: number }, s: Speech) =>
+    `Thrown as most throw, ${s.q(f.speed, 'speed', 0)} from ${s.q(f.height, 'distance', 1)}: time your own throw over a known way.`,
   'nothing-lifts': (_: object) => 'nothing lifts it in hover',
   'run-over-strip': (f: { run: number; strip: number }, s: Speech) =>
     `ground run of ${s.q(f.run, 'distance', 1)} on a strip of ${s.plain(f.strip, 'distance')}`,

@@ -48,19 +48,19 @@ function RotorDisc({ d, f }: { d: Disc; f: RotorFrame }) {
         <title>{d.name}</title>
       </circle>
       {d.turns && <path d={senseArc(d, d.turns === 'right')} className="rotorsense" {...THIN} />}
-      <text x={d.u} y={d.v} fontSize={2.6 * f.unit} textAnchor="middle" className="rotorname">
+      <text x={d.u} y={d.v} fontSize={2.5 * f.unit} textAnchor="middle" className="rotorname">
         {d.name}
       </text>
       {d.share !== null && d.load !== null && (
-        <text x={d.u} y={d.v + 3.6 * f.unit} fontSize={3 * f.unit} textAnchor="middle" className="num">
-          {(100 * d.share).toFixed(0)} % of weight
+        <text x={d.u} y={d.v + 3.4 * f.unit} fontSize={2.4 * f.unit} textAnchor="middle">
+          {(100 * d.share).toFixed(0)} % of the weight
         </text>
       )}
       {d.load !== null && (
         <text
           x={d.u}
-          y={d.v + 7 * f.unit}
-          fontSize={2.4 * f.unit}
+          y={d.v + 6.6 * f.unit}
+          fontSize={2.2 * f.unit}
           textAnchor="middle"
           className={hard ? 'stopfill' : 'dimfill'}
         >

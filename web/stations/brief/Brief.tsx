@@ -3,12 +3,14 @@ import { BRIEF } from '../../parts/paths';
 import { StationFindings } from '../../parts/Findings';
 import { TextCell } from '../../parts/fields/TextCell';
 import { DocTable } from '../../parts/table';
+import { useWinged } from '../../parts/rotors/useRotors';
 import { Course } from './Course';
 import { Requirements } from './Requirements';
 import { Site } from './Site';
 import { Tasks } from './Tasks';
 
 export function Brief() {
+  const winged = useWinged();
   return (
     <div className="station two">
       <div className="stack">
@@ -23,10 +25,12 @@ export function Brief() {
           />
         </section>
         <Site />
-        <section className="block">
-          <h2>Course</h2>
-          <Course />
-        </section>
+        {winged && (
+          <section className="block">
+            <h2>Course</h2>
+            <Course />
+          </section>
+        )}
         <StationFindings of="brief" />
       </div>
       <div className="stack">

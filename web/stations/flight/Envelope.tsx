@@ -27,7 +27,7 @@ export function Envelope({ ledger }: { ledger: Ledger }) {
     p = flown(power),
     most = Math.max(...p.y),
     wind = site.wind + siteGust(site);
-  const upright = (name: string, x: number | null, look: 'asked' | 'ink') =>
+  const upright = (name: string, x: number | null, look: 'asked' | 'ink' | 'second') =>
     x === null ? [] : [{ name, x: [x, x], y: [0, most], look }];
   return (
     <>
@@ -43,7 +43,7 @@ export function Envelope({ ledger }: { ledger: Ledger }) {
           { name: 'power', ...p, look: 'predicted' },
           ...(old ? [{ name: 'compared version', ...flown(old), look: 'ghost' as const }] : []),
           ...upright('lasts longest', at('longestSpeed'), 'ink'),
-          ...upright('goes farthest', at('farthestSpeed'), 'ink'),
+          ...upright('goes farthest', at('farthestSpeed'), 'second'),
           ...upright('wind with its gusts', wind, 'asked'),
         ]}
       />

@@ -25,7 +25,7 @@ export function RotorFlight() {
   return (
     <div className="station">
       <div className="stack">
-        <Cautions at="flight" />
+        <Cautions at="hover" />
         <section className="block">
           <h2>How it is flown</h2>
           <div className="fields">

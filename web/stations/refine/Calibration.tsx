@@ -1,11 +1,21 @@
 'use client';
 /** Factors that bring the prediction to the measurements. */
 import { Button, Group } from '@mantine/core';
+import { useMemo } from 'react';
 import { quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { formatMeasured } from '@skiametra/core/units';
 import { useCalibrate } from '../../parts/useCalibrate';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
+
+/** Factors that bear on any number of this aircraft: those of a wing say nothing of what has none. */
+function useReached(): readonly boolean[] {
+  const ledger = useWorkspace((w) => w.ledger);
+  return useMemo(
+    () => FACTORS.map((_, i) => !ledger || ledger.entries.some((e) => e.shares[i]! > 0)),
+    [ledger],
+  );
+}
 
 /** Factors before and after the measurements: the band narrows. */
 export function Calibration() {
@@ -13,6 +23,7 @@ export function Calibration() {
   const { flown, fit, busy, failed, result, forget } = useCalibrate();
   const units = useWorkspace((w) => w.units);
   const cal = document.calibration;
+  const reached = useReached();
   return (
     <section className="block">
       <h2>
@@ -35,6 +46,7 @@ export function Calibration() {
           </thead>
           <tbody>
             {FACTORS.map((f, i) => {
+              if (!reached[i]) return null;
               const sd = Math.sqrt(Math.max(0, cal.covariance[i]![i]!));
               const X = (v: number) => Math.max(0, Math.min(160, ((v - 0.6) / 0.8) * 160));
               return (

@@ -68,6 +68,7 @@ export function LayoutChooser() {
             <Button
               size="xs"
               variant="default"
+              aria-label={`Draw it: ${t.name}`}
               loading={busy === t.id}
               disabled={busy !== null && busy !== t.id}
               onClick={() => void choose(t.id)}

@@ -1,7 +1,7 @@
 'use client';
 /** What the flight was like. */
 import { Button } from '@mantine/core';
-import { HANDLING, powertrainOf, type TestBody } from '@skiametra/core/design';
+import { HANDLING, hovers, powertrainOf, type TestBody } from '@skiametra/core/design';
 import type { KindName } from '@skiametra/core/units';
 import { DateField } from '../../parts/dates/DateField';
 import { dayOf } from '../../parts/dates/dateFormat';
@@ -52,6 +52,7 @@ function Unflown({ body, put }: { body: TestBody; put: Put }) {
   const reasoned = body.card.overrideReason.trim().length >= LEAST_REASON;
   // what is not computed yet cannot be flown past: there is nothing to write a reason against
   const blocked = ledger === null || (stops.length > 0 && !reasoned);
+  const hung = useHung(body.card.state) ? { hung: true as const } : {};
   const { temperature, wind } = brief.site;
   return (
     <section className="block">
@@ -64,11 +65,25 @@ function Unflown({ body, put }: { body: TestBody; put: Put }) {
       )}
       <Button
         disabled={blocked}
-        onClick={() => put({ flown: true, date: dayOf(new Date()), temperature, wind })}
+        onClick={() => put({ flown: true, date: dayOf(new Date()), temperature, wind, ...hung })}
       >
         It was flown: record it
       </Button>
     </section>
+  );
+}
+
+/** Whether a state hangs on its rotors. */
+function useHung(state: string): boolean {
+  return useWorkspace(
+    ({
+      content: {
+        document: { design },
+      },
+    }) => {
+      const flown = design.states.find((l) => l.id === state);
+      return flown !== undefined && hovers(design, flown);
+    },
   );
 }
 
@@ -95,6 +110,13 @@ const POWERED: readonly Figure[] = [
   },
 ];
 
+const HANGING: readonly Figure[] = [
+  ...ALWAYS.filter((f) => f.key !== 'stallSpeed'),
+  ...POWERED.filter((f) => f.key !== 'groundRun').map((f) =>
+    f.key === 'duration' ? { ...f, label: 'Time in the air' } : f,
+  ),
+];
+
 function Figures({ record, put }: { record: Recorded; put: Put }) {
   const { unpowered, rubber } = useWorkspace((w) => powertrainOf(w.content.document.design));
   return (
@@ -107,7 +129,7 @@ function Figures({ record, put }: { record: Recorded; put: Put }) {
         onCommit={(temperature) => put({ temperature })}
       />
       <QuantityField label="Wind" value={record.wind} kind="speed" onCommit={(wind) => put({ wind })} />
-      {[...ALWAYS, ...(unpowered ? [] : POWERED)].map(({ key, ...field }) => (
+      {(record.hung ? HANGING : [...ALWAYS, ...(unpowered ? [] : POWERED)]).map(({ key, ...field }) => (
         <QuantityField
           key={key}
           {...field}
@@ -117,15 +139,24 @@ function Figures({ record, put }: { record: Recorded; put: Put }) {
         />
       ))}
       {rubber && <RubberRecord record={record} put={put} />}
-      <Laps laps={record.laps} onCommit={(laps) => put({ laps })} />
+      {!record.hung && <Laps laps={record.laps} onCommit={(laps) => put({ laps })} />}
     </div>
   );
 }
 
-function Handled({ record: { handling }, put }: { record: Recorded; put: Put }) {
+/** What may be felt of a craft that hangs on its rotors. */
+const FELT_HANGING: readonly string[] = [
+  'as expected',
+  'nose-heavy',
+  'tail-heavy',
+  'needs left trim',
+  'needs right trim',
+];
+
+function Handled({ record: { handling, hung }, put }: { record: Recorded; put: Put }) {
   return (
     <div className="line wraps gap8">
-      {HANDLING.map((h) => {
+      {HANDLING.filter((h) => !hung || FELT_HANGING.includes(h)).map((h) => {
         const felt = handling.includes(h);
         const then = felt ? handling.filter((x) => x !== h) : [...handling, h];
         return (

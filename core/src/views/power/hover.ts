@@ -65,7 +65,7 @@ export function hoverPart(
   const sentences: Said[] = [];
   if (weak)
     sentences.push(say(weak.margin < 1 ? 'weak-motor-falls' : 'weak-motor-holds', { margin: weak.margin }));
-  if (lost && lost.margin < 1) sentences.push(say('lost-motor', {}));
+  if (lost && lost.margin < 1) sentences.push(say('lost-motor', { winged: winged !== null }));
   if (s && change)
     sentences.push(
       change.status === 'done'

@@ -13,6 +13,7 @@ import { formatQuantity } from '@skiametra/core/units';
 import type { LayoutReport } from '@skiametra/core/views';
 import { DocField } from '../../../parts/fields/DocField';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
+import { useWinged } from '../../../parts/rotors/useRotors';
 import { deg } from '../saidAs';
 import { Absent, Moved } from './Moved';
 import { StateExtras } from './StateExtras';
@@ -25,15 +26,18 @@ interface Props {
 
 export function StateDetails({ cgX, tow }: Props) {
   const { state, path } = useStateInView();
+  const winged = useWinged();
   if (!state) return null;
   return (
     <section className="block">
       <h2>What is different in {state.name}</h2>
       <Ways />
-      <p className="dim">
-        A run or a dolly is held against the strip, rotors against lift thrust. The other ways of leaving, and
-        every way of coming back, are kept and say nothing yet.
-      </p>
+      {winged && (
+        <p className="dim">
+          A run or a dolly is held against the strip, rotors against lift thrust. The other ways of leaving,
+          and every way of coming back, are kept and say nothing yet.
+        </p>
+      )}
       <StateExtras cgX={cgX} />
       {state.towed && (
         <div className="fields four">
@@ -58,18 +62,21 @@ export function StateDetails({ cgX, tow }: Props) {
 
 /** How it leaves and comes back, and in what order units go. */
 function Ways() {
+  const winged = useWinged();
   const design = useWorkspace((w) => w.content.document.design);
   const { state, path, change } = useStateInView();
   if (!state) return null;
   return (
     <div className="fields three">
       <DocField label="Added drag area" path={`${path}.addedDrag`} />
-      <Checkbox
-        mt={18}
-        label="hovers on its rotors"
-        checked={state.hover ?? false}
-        onChange={(e) => change({ hover: e.currentTarget.checked || undefined })}
-      />
+      {winged && (
+        <Checkbox
+          mt={18}
+          label="hovers on its rotors"
+          checked={state.hover ?? false}
+          onChange={(e) => change({ hover: e.currentTarget.checked || undefined })}
+        />
+      )}
       <NativeSelect
         label="Leaves by"
         value={leavingOf(design, state)}
