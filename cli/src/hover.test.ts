@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { bitternProject, dunlinProject } from '@skiametra/core/demo';
+import { bitternProject, dunlinProject, waferProject } from '@skiametra/core/demo';
 import { main } from './main';
 
 const folder = mkdtempSync(join(tmpdir(), 'skia-hover-'));
@@ -18,6 +18,33 @@ async function skia(...args: string[]) {
   const status = await main(args, { write: (s: string) => (out += s) }, { write: (s: string) => (err += s) });
   return { status, out, err };
 }
+
+describe('skia launch', () => {
+  const wafer = file('wafer.json', waferProject());
+  it('by hand, as fast and as high as is said', async () => {
+    const { status, out } = await skia('launch', wafer, '--way', 'hand', '--speed', '9', '--height', '1.8');
+    expect(status).toBe(0);
+    const a = JSON.parse(out) as {
+      airspeedWhenLetGo: { value: number };
+      overStall: { value: number };
+      stallSpeed: { value: number };
+      flies: boolean;
+    };
+    expect(a.airspeedWhenLetGo.value).toBeCloseTo(9.3, 6);
+    expect(a.overStall.value * a.stallSpeed.value).toBeCloseTo(9.3, 3);
+    expect(a.flies).toBe(true);
+  });
+  it.each([
+    [['--way', 'trebuchet'], /--way takes one of/],
+    [['--way', 'hand', '--pull', '9'], /--pull says nothing of leaving by hand/],
+    [['--way', 'hand', '--speed', 'fast'], /--speed takes a number/],
+    [['--way', 'bungee'], /needs --pull, --stretch/],
+  ])('%j: one sentence, status 2', async (args, sentence) => {
+    const { status, err } = await skia('launch', wafer, ...args);
+    expect(status).toBe(2);
+    expect(err).toMatch(sentence);
+  });
+});
 
 describe('skia hover', () => {
   const dunlin = file('dunlin.json', dunlinProject());

@@ -19,6 +19,7 @@ import { serveStand } from '@skiametra/devices/stand';
 import { parseProjectJson } from '@skiametra/formats';
 import { warmPolars } from './polarCache';
 import { balanceCommand, LAYOUT_OPTIONS, surfacesCommand } from './layout';
+import { LAUNCH_OPTIONS, launchCommand } from './launch';
 import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './power';
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { SPAR_OPTIONS, sparCommand } from './spar';
@@ -52,6 +53,9 @@ skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DE
              [--amplification 9] [--trip-top X] [--trip-bottom X]
                                          lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
 skia hover FILE [--state NAME]           hover, shares of the rotors, flight on them over speed
+skia launch FILE [--way hand|bungee|winch|rail|dolly|towed|dropped|run] [--speed MPS] [--height M] [--angle-deg A]
+            [--pull N --stretch M] [--length M --force N] [--dolly-mass KG] [--state NAME]
+                                         airspeed when it is let go, height lost, what throw is needed
 skia structure FILE [--case NAME] [--state NAME]
                                          load cases, margins along the wing, what fails first, what the members weigh
 skia spar --shape tube|rod|box|channel|i|strip|caps --height-mm H [--width-mm B] [--wall-mm T] [--cap-mm C --web-mm W]
@@ -164,6 +168,7 @@ function parsed(args: string[]) {
       ...LAYOUT_OPTIONS,
       ...POWER_OPTIONS,
       ...SPAR_OPTIONS,
+      ...LAUNCH_OPTIONS,
       case: { type: 'string' },
       port: { type: 'string' },
       state: { type: 'string' },
@@ -229,6 +234,10 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   async hover(asked) {
     const { doc, state } = await opened('hover', asked);
     asked.json(hoverCommand(doc, state));
+  },
+  async launch(asked) {
+    const { doc, state } = await opened('launch', asked);
+    asked.json(launchCommand(doc, state, asked.values));
   },
   async structure(asked) {
     const { doc, state } = await opened('structure', asked);

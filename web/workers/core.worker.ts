@@ -14,6 +14,7 @@ import {
   layoutReport,
   loadPlan,
   armsOf,
+  byMass,
   powerReport,
   rotorReport,
   rubberAdvice,
@@ -92,6 +93,7 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
     hasWing(j.document.design)
       ? layoutReport(j.document, j.ledger, j.loading, cache, { stall: j.stall })
       : null,
+  byMass: (j) => byMass(j.document, j.loading, cache),
   rotors: (j) => rotorReport(j.document, j.ledger, j.loading, cache),
   layoutAdvice: (j) =>
     layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),

@@ -280,6 +280,13 @@ export async function reportLayout(
   return live.ask<'layout'>({ task: 'layout', ...job });
 }
 
+/** Run or throw over mass, by the same worker. */
+export async function reportByMass(
+  job: Omit<Extract<Job, { task: 'byMass' }>, 'task'>,
+): Promise<Answers['byMass']> {
+  return live.ask<'byMass'>({ task: 'byMass', ...job });
+}
+
 /** What hangs on rotors, by the same worker. */
 export async function reportRotors(
   job: Omit<Extract<Job, { task: 'rotors' }>, 'task'>,

@@ -5,6 +5,7 @@ import type {
   LayoutAdvice,
   LayoutReport,
   PowerReport,
+  ByMass,
   RotorReport,
   SoldReport,
   StructureReport,
@@ -71,6 +72,7 @@ export type Job =
   | { task: 'power'; document: DesignDocument; ledger: Ledger; loading: string }
   /** what the wing bears in one state; null where nothing is drawn */
   | { task: 'structure'; document: DesignDocument; loading: string }
+  | { task: 'byMass'; document: DesignDocument; loading: string }
   | { task: 'rotors'; document: DesignDocument; ledger: Ledger; loading: string }
   /** members that are sold, for the place of one of the wing's */
   | { task: 'sold'; document: DesignDocument; member: string; kind: SoldKind }
@@ -107,6 +109,7 @@ export interface Answers {
   explain: Explained[];
   advise: Advice[];
   /** null without a wing */ layout: LayoutReport | null;
+  /** null where it neither runs nor is thrown */ byMass: ByMass | null;
   /** null where no rotor lifts */ rotors: RotorReport | null;
   layoutAdvice: LayoutAdvice;
   growth: GrowthReport;

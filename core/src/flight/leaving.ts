@@ -72,7 +72,10 @@ export function away(m: PointModel, from: Departure): Away {
 /** Slower than this it is not thrown [m/s]. */
 const SLOWEST = 0.3;
 
-/** Least speed over the ground at which it is thrown and stays above a height [m/s]; null where none under `most` does, or any. */
+/**
+ * Least speed over the ground at which it is thrown and stays above a height [m/s]; null where none under `most` does, or
+ * any.
+ */
 export function throwNeeded(
   m: PointModel,
   from: Omit<Departure, 'speed'> & { readonly wind: number },

@@ -85,7 +85,7 @@ const WAYS: Partial<Record<Leaving, (a: Ask) => LetGo | null>> = {
 };
 
 /** Path that it is brought to: what its thrust climbs at 1.3 times the stall, or its glide there [rad]. */
-function aimOf(m: PointModel): number {
+export function aimOf(m: PointModel): number {
   const v = 1.3 * stallSpeed(m),
     spare = (m.fullThrust(v) - m.drag(v)) / (m.mass * G0);
   return Math.asin(Math.max(-0.5, Math.min(0.35, spare)));

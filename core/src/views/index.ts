@@ -21,6 +21,8 @@ export type { Ribbon, RibbonPlace, RibbonPoint } from './pressureRibbon';
 export { loadPlan } from './structure/loadPlan';
 export { soldReport } from './structure/sold';
 export type { SoldReport } from './structure/sold';
+export { byMass, massFor } from './flight/byMass';
+export type { ByMass } from './flight/byMass';
 export { rotorReport } from './rotors/report';
 export type { RotorReport } from './rotors/report';
 export { armsOf, structureReport } from './structure/report';

@@ -9,7 +9,9 @@ type Points = { x: readonly number[]; y: readonly number[]; sigma: readonly numb
 
 /** Without what is no number: a chart does not reach over what cannot be flown. */
 function flown(c: Points): Points {
-  const keep = c.y.map((v, i) => (Number.isFinite(v) ? i : -1)).filter((i) => i >= 0),
+  // a spread as large as the number is one that could not be found: the last points before what cannot be flown
+  const known = (i: number) => Number.isFinite(c.y[i]!) && !(c.sigma && c.sigma[i]! >= Math.abs(c.y[i]!)),
+    keep = c.y.map((_, i) => i).filter(known),
     of = (list: readonly number[]) => keep.map((i) => list[i]!);
   return { x: of(c.x), y: of(c.y), sigma: c.sigma && of(c.sigma) };
 }

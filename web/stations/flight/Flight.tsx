@@ -1,10 +1,14 @@
 'use client';
+import { powertrainOf } from '@skiametra/core/design';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { FLIGHT } from '../../parts/paths';
 import { StationFindings } from '../../parts/Findings';
 import { DocField } from '../../parts/fields/DocField';
 import { StatePicker } from '../../parts/StatePicker';
 import { Readings } from '../../parts/marks/Reading';
 import { FlightCharts } from './FlightCharts';
+import { Inverse } from './Inverse';
+import { Leaving } from './Leaving';
 import { RotorFlight } from './RotorFlight';
 import { useWinged } from '../../parts/rotors/useRotors';
 import { StateTable } from './StateTable';
@@ -14,7 +18,13 @@ const COLUMNS = [
   'stallSpeed',
   'groundRun',
   'landingRun',
+  'launchOverStall',
+  'launchLost',
+  'bellySlide',
   'climbRate',
+  'minSink',
+  'glideRatio',
+  'windLimit',
   'lapTime',
   'laps',
   'energyLeft',
@@ -26,30 +36,33 @@ export function Flight() {
 }
 
 function WingedFlight() {
+  const motor = useWorkspace((w) => !powertrainOf(w.content.document.design).unpowered);
   return (
     <div className="station">
       <div className="stack">
         <section className="block">
           <h2>How it is flown</h2>
           <div className="fields">
-            <DocField label="Throttle on the laps" path={`${FLIGHT}.lapThrottle`} />
+            {motor && <DocField label="Throttle on the laps" path={`${FLIGHT}.lapThrottle`} />}
             <DocField label="Bank in the turns" path={`${FLIGHT}.turnBank`} />
-            <DocField label="Charge kept back" path={`${FLIGHT}.reserve`} />
-            <DocField label="Lift-off over stall speed" path={`${FLIGHT}.liftOffFactor`} />
-            <DocField label="CL while rolling" path={`${FLIGHT}.groundCl`} />
+            {motor && <DocField label="Charge kept back" path={`${FLIGHT}.reserve`} />}
           </div>
         </section>
         <div>
           <StatePicker />
         </div>
-        <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed', 'liftOffSpeed', 'groundRun']} />
         <StationFindings of="flight" />
+        <Leaving />
       </div>
       <div className="stack">
         <FlightCharts />
+        <Inverse />
         <StateTable columns={COLUMNS} />
       </div>
       <div className="stack">
+        <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed']} />
+        <Readings title="Wind" ids={['gustToStall', 'windLimit']} />
+        <WindWords />
         <Readings
           title="Fast and far"
           ids={['climbRate', 'topSpeed', 'glideRatio', 'glideSpeed', 'minSink', 'endurance']}
@@ -60,5 +73,15 @@ function WingedFlight() {
         />
       </div>
     </div>
+  );
+}
+
+/** What wind has to do with the stall, once. */
+function WindWords() {
+  return (
+    <p className="dim note">
+      With the wind behind it the ground goes by faster and the wing feels nothing of it: only airspeed holds
+      it up. What stalls it is a gust from behind, or slowing down because the ground looks fast.
+    </p>
   );
 }

@@ -34,8 +34,8 @@ export function StateDetails({ cgX, tow }: Props) {
       <Ways />
       {winged && (
         <p className="dim">
-          A run or a dolly is held against the strip, rotors against lift thrust. The other ways of leaving,
-          and every way of coming back, are kept and say nothing yet.
+          Each way is judged by its own: a run by the strip, a throw by the height it costs, rotors by lift
+          thrust. What it is told with stands under Flight.
         </p>
       )}
       <StateExtras cgX={cgX} />

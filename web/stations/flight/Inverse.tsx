@@ -1,0 +1,99 @@
+'use client';
+/** Asked the other way round: how heavy for such a strip or throw, how long a run or hard a throw for such a mass. */
+import { Slider } from '@mantine/core';
+import { useState } from 'react';
+import { massFor, type ByMass } from '@skiametra/core/views';
+import { interpolateLinear } from '@skiametra/core/numeric';
+import { formatQuantity } from '@skiametra/core/units';
+import { useLiveReport } from '../../parts/useLiveReport';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { reportByMass } from '../../workers/coreClient';
+
+export function Inverse() {
+  const { report } = useLiveReport('by mass', ({ document, loading }) => reportByMass({ document, loading }));
+  return report && <Asked report={report} />;
+}
+
+function Asked({ report }: { report: ByMass }) {
+  const strip = useWorkspace((w) => w.content.document.brief.site.stripLength),
+    thrown = useWorkspace((w) => w.content.document.design.launch?.throwSpeed ?? 8);
+  const usual = report.what === 'run' ? strip : thrown,
+    [given, setGiven] = useState<number | null>(null),
+    [mass, setMass] = useState<number | null>(null);
+  return (
+    <section className="block" aria-label="The other way round">
+      <h2>
+        The other way round <span className="right dim">slide and read</span>
+      </h2>
+      <GivenStrip report={report} at={given ?? usual} most={2.5 * usual} onChange={setGiven} />
+      <GivenMass report={report} at={mass ?? report.mass} onChange={setMass} />
+    </section>
+  );
+}
+
+interface SlideProps {
+  report: ByMass;
+  at: number;
+  onChange: (v: number) => void;
+}
+
+function GivenStrip({ report, at, most, onChange }: SlideProps & { most: number }) {
+  const units = useWorkspace((w) => w.units),
+    runs = report.what === 'run',
+    found = massFor(report, at),
+    top = report.masses.at(-1)!;
+  const given = formatQuantity(at, runs ? 'distance' : 'speed', units),
+    answer =
+      found === null
+        ? `allows less than ${formatQuantity(report.masses[0]!, 'allUpMass', units)}`
+        : found >= top
+          ? `allows more than ${formatQuantity(top, 'allUpMass', units)}`
+          : `allows ${formatQuantity(found, 'allUpMass', units)}`;
+  return (
+    <>
+      <p className="flush" aria-live="polite">
+        {runs ? `A strip of ${given} ${answer}.` : `A throw of ${given} ${answer}.`}
+      </p>
+      <Slider
+        aria-label={runs ? 'Strip' : 'Throw'}
+        thumbLabel={runs ? 'Strip' : 'Throw'}
+        min={0}
+        max={most}
+        step={most / 200}
+        value={at}
+        onChange={onChange}
+        label={null}
+        mb="sm"
+      />
+    </>
+  );
+}
+
+function GivenMass({ report, at, onChange }: SlideProps) {
+  const units = useWorkspace((w) => w.units),
+    runs = report.what === 'run',
+    asked = interpolateLinear(report.masses, report.asked, at),
+    mass = formatQuantity(at, 'allUpMass', units);
+  const answer = !Number.isFinite(asked)
+    ? `${mass} does not get away.`
+    : runs
+      ? `${mass} runs ${formatQuantity(asked, 'distance', units)}.`
+      : `${mass} wants a throw of ${formatQuantity(asked, 'speed', units)}.`;
+  return (
+    <>
+      <p className="flush" aria-live="polite">
+        {answer}
+      </p>
+      <Slider
+        aria-label="All-up mass"
+        thumbLabel="All-up mass"
+        min={report.masses[0]!}
+        max={report.masses.at(-1)!}
+        step={report.mass / 200}
+        value={at}
+        onChange={onChange}
+        label={null}
+      />
+    </>
+  );
+}
