@@ -30,7 +30,7 @@ describe('the ledger of the demo', () => {
     // what only rubber, rotors and arms have is held in power.test.ts, rotors.test.ts,
     // leaving.test.ts and arms.test.ts
     const others =
-      /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|armFactor|hover\w+|rotor\w+|windMargin|longest\w+|farthest\w+|riseRate|ringDescent|launch\w+|throwNeeded|bellySlide|overObstacle|arrestLoad)$/;
+      /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|armFactor|hover\w+|rotor\w+|windMargin|longest\w+|farthest\w+|riseRate|ringDescent|launch\w+|throwNeeded|bellySlide|overObstacle|arrestLoad|change\w+|slowChangeEnergy)$/;
     for (const q of Object.values(QUANTITIES).filter((x) => !others.test(x.id) && x.id !== 'points')) {
       const found = q.cases
         ? q.cases.map((c) => caseOf(ledger, q.id as QuantityId, 'tubes-8', c))

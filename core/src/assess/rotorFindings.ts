@@ -1,6 +1,7 @@
 /** What hangs on rotors: CG beside what they hold, one of them worked too hard, wind beyond what is held. */
 import { hovers, leavingOf, liftingPlaces, returningOf, type Design, type Item, type State } from '../design';
 import { hoverShare } from '../layout';
+import { itemMass } from '../mass';
 import { say } from '../words';
 import { entryOf, type AddFinding, type Fix, type Ledger } from './ledger';
 
@@ -10,7 +11,7 @@ const hangs = (d: Design, s: State) =>
 /** An item inside its range that takes the CG back [m]; null where none reaches. */
 function mover(design: Design, mass: number, off: number): { item: Item; index: number; to: number } | null {
   const found = design.items.flatMap((item, index) => {
-    const own = item.weighed ?? (item.planned.kind === 'mass' ? item.planned.mass : 0),
+    const own = itemMass(item, design),
       to = item.x - (off * mass) / own;
     const reaches = item.movable && own > 0 && to >= item.movable.from && to <= item.movable.to;
     return reaches ? [{ item, index, to: Math.round(to * 1000) / 1000 }] : [];

@@ -10,7 +10,7 @@ import type { StepCache } from './cache';
 const ONCE = '';
 
 /** The aircraft lacks the part that a result is about. */
-export class PartAbsent extends Error {}
+class PartAbsent extends Error {}
 
 export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();

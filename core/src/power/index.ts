@@ -86,9 +86,12 @@ export {
   leaningDragArea,
   rotorFlight,
   rotorPoint,
+  tiltedPower,
   standingTable,
 } from './rotorFlight';
 export type { FrameDrag, RotorCraft, RotorFlight, RotorPoint, StandingTable } from './rotorFlight';
+export { changeTo, corridorPoint } from './corridor';
+export type { Change, Changing, CorridorPoint } from './corridor';
 export { supplyReport } from './supply';
 export type { SupplyLine, SupplyPart, SupplyReport, VoltsLine } from './supply';
 export { torqueRoll } from './torqueRoll';

@@ -15,7 +15,7 @@ import { discArea } from './hover';
 /** Induced power over that of an even flow. */
 export const INDUCED_FACTOR = 1.15;
 /** Growth of profile power with the square of the advance ratio. */
-export const PROFILE_GROWTH = 4.65;
+const PROFILE_GROWTH = 4.65;
 /** Profile power is at least this share of all, however good the blades' table says they are. */
 const LEAST_PROFILE = 0.08;
 
@@ -94,16 +94,19 @@ export interface RotorPoint {
 /** Shaft power standing still at a thrust [W]. */
 const shaftFor = (t: StandingTable, thrust: number) => interpolateLinear(t.thrust, t.shaft, thrust);
 
-/** Level flight at a speed. */
-export function rotorPoint(c: RotorCraft, speed: number): RotorPoint {
-  const { table, drive, weight, density } = c,
-    q = 0.5 * density * speed * speed,
-    area = discArea(drive);
-  let lean = 0;
-  for (let i = 0; i < 40; i++) lean = Math.atan2(q * leaningDragArea(c.frame, lean), weight);
-  const drag = q * leaningDragArea(c.frame, lean),
-    thrust = Math.hypot(weight, drag),
-    hover = Math.sqrt(thrust / (2 * density * area)),
+/**
+ * Pack power of rotors that give a thrust at a speed, leaning forward [W], and whether the drive can.
+ * @param lean of the discs, rad: their thrust does work on what it pulls along
+ */
+export function tiltedPower(
+  drive: Drive,
+  table: StandingTable,
+  thrust: number,
+  speed: number,
+  lean: number,
+): { shaft: number; power: number; current: number; held: boolean } {
+  const area = discArea(drive),
+    hover = Math.sqrt(thrust / (2 * drive.density * area)),
     standing = shaftFor(table, Math.min(thrust, table.thrust.at(-1)!));
   const ideal = thrust * hover,
     k = Math.min(INDUCED_FACTOR, (1 - LEAST_PROFILE) * (standing / ideal)),
@@ -112,20 +115,22 @@ export function rotorPoint(c: RotorCraft, speed: number): RotorPoint {
   const shaft =
     k * thrust * inducedFlow(hover, speed, lean) +
     (standing - k * ideal) * (1 + PROFILE_GROWTH * mu * mu) +
-    drag * speed;
-  const most = table.shaft.at(-1)!,
-    held = shaft <= most && thrust <= table.thrust.at(-1)!,
+    thrust * Math.sin(lean) * speed;
+  const held = shaft <= table.shaft.at(-1)! && thrust <= table.thrust.at(-1)!,
     of = (y: readonly number[]) => (held ? interpolateLinear(table.shaft, y, shaft) : NaN);
-  return {
-    speed,
-    lean,
-    thrust,
-    shaft,
-    power: of(table.power),
-    current: of(table.current),
-    climb: (most - shaft) / weight,
-    held,
-  };
+  return { shaft, power: of(table.power), current: of(table.current), held };
+}
+
+/** Level flight at a speed. */
+export function rotorPoint(c: RotorCraft, speed: number): RotorPoint {
+  const { table, drive, weight, density } = c,
+    q = 0.5 * density * speed * speed;
+  let lean = 0;
+  for (let i = 0; i < 40; i++) lean = Math.atan2(q * leaningDragArea(c.frame, lean), weight);
+  const drag = q * leaningDragArea(c.frame, lean),
+    thrust = Math.hypot(weight, drag),
+    taken = tiltedPower(drive, table, thrust, speed, lean);
+  return { speed, lean, thrust, ...taken, climb: (table.shaft.at(-1)! - taken.shaft) / weight };
 }
 
 export interface RotorFlight {

@@ -2,6 +2,7 @@
 import { bitternDocument, starterDocument } from '../demo';
 import type { DesignDocument } from '../design';
 import { gliderDocument } from './gliders';
+import { tiltingDocument } from './tilting';
 import { multirotorDocument } from './multirotors';
 
 export interface Beginning {
@@ -32,5 +33,6 @@ export const BEGINNINGS: readonly Beginning[] = [
     name: 'A multirotor with six rotors, 4 kg',
     make: () => multirotorDocument(6, 4, 6),
   },
+  { id: 'tilting-twin', name: 'A tilting twin, 1.5 m', make: tiltingDocument },
   { id: 'bittern', name: 'A copy of the Bittern with its brief', make: bitternDocument },
 ];

@@ -6,6 +6,7 @@ import { AIR_PART } from './air';
 import { ARMS_PART } from './arms';
 import { BALANCE_PART } from './balance';
 import { CLIMB_PART } from './climb';
+import { CORRIDOR_PART } from './corridor';
 import { DEPARTURE_PART } from './departure';
 import { DRAG_PART } from './drag';
 import { DRIVE_PART } from './drive';
@@ -52,6 +53,7 @@ const PARTS = [
   TRIM_PART,
   HOVERING_PART,
   ROTORS_PART,
+  CORRIDOR_PART,
   RUBBERS_PART,
   // structure
   LOADS_PART,

@@ -51,7 +51,7 @@ export const shares = step({
 });
 
 /** What its lifting drive takes standing still, over the throttle. */
-const standing = step({
+export const standing = step({
   id: 'lift drive over throttle',
   scope: 'all',
   needs: { drives },

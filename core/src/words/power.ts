@@ -58,6 +58,8 @@ export const POWER_WORDS = {
   'flown-as-computed': (f: { propeller: string }) =>
     `${f.propeller} has been on the thrust stand, and the design flies it as computed.`,
   'fly-as-benched': (f: { propeller: string }) => `Fly ${f.propeller} as benched`,
+  'change-stalls': (_: object) =>
+    'The change from rotors to wing does not come to its end: nothing is to spare ahead somewhere on the way.',
   'frame-drag-guessed': (_: object) =>
     'What the air holds against the frame is taken as that of a box of the body’s size; type the drag areas, or fly a steady lean.',
   'cg-beside-rotors': (

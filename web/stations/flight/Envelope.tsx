@@ -7,11 +7,13 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 type Points = { x: readonly number[]; y: readonly number[]; sigma: readonly number[] | null };
 
-/** Without what is no number: a chart does not reach over what cannot be flown. */
-function flown(c: Points): Points {
-  // a spread as large as the number is one that could not be found: the last points before what cannot be flown
-  const known = (i: number) => Number.isFinite(c.y[i]!) && !(c.sigma && c.sigma[i]! >= Math.abs(c.y[i]!)),
-    keep = c.y.map((_, i) => i).filter(known),
+/**
+ * Without what is no number: a chart does not reach over what cannot be flown. Of what is never nil, a spread as large as
+ * the number is one that could not be found: the last points before that.
+ */
+function flown(c: Points, neverNil = false): Points {
+  const sure = (i: number) => !neverNil || !c.sigma || c.sigma[i]! < Math.abs(c.y[i]!),
+    keep = c.y.map((_, i) => i).filter((i) => Number.isFinite(c.y[i]!) && sure(i)),
     of = (list: readonly number[]) => keep.map((i) => list[i]!);
   return { x: of(c.x), y: of(c.y), sigma: c.sigma && of(c.sigma) };
 }
@@ -26,7 +28,7 @@ export function Envelope({ ledger }: { ledger: Ledger }) {
   if (!power || !climb)
     return <p className="dim">No flight on the rotors is computed: nothing lifts it in this state.</p>;
   const at = (id: QuantityId) => entryOf(ledger, id, loading)?.value ?? null,
-    p = flown(power),
+    p = flown(power, true),
     most = Math.max(...p.y),
     wind = site.wind + siteGust(site);
   const upright = (name: string, x: number | null, look: 'asked' | 'ink' | 'second') =>

@@ -6,6 +6,7 @@ import { StationFindings } from '../../parts/Findings';
 import { DocField } from '../../parts/fields/DocField';
 import { StatePicker } from '../../parts/StatePicker';
 import { Readings } from '../../parts/marks/Reading';
+import { Corridor } from './Corridor';
 import { FlightCharts } from './FlightCharts';
 import { Inverse } from './Inverse';
 import { Leaving } from './Leaving';
@@ -36,6 +37,7 @@ export function Flight() {
 }
 
 function WingedFlight() {
+  const ledger = useWorkspace((w) => w.ledger);
   const motor = useWorkspace((w) => !powertrainOf(w.content.document.design).unpowered);
   return (
     <div className="station">
@@ -56,6 +58,7 @@ function WingedFlight() {
       </div>
       <div className="stack">
         <FlightCharts />
+        {ledger && !ledger.stopped && <Corridor ledger={ledger} />}
         <Inverse />
         <StateTable columns={COLUMNS} />
       </div>

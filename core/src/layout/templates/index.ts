@@ -7,6 +7,7 @@ import { GLIDERS } from './gliders';
 import type { LayoutTemplate } from './kit';
 import { MULTIROTORS } from './multirotors';
 import { PAIRED } from './paired';
+import { TILTING } from './tilting';
 import { TAILED } from './tailed';
 import { TAILLESS } from './tailless';
 
@@ -18,6 +19,7 @@ export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [
   ...TAILED,
   ...PAIRED,
   ...TAILLESS,
+  ...TILTING,
   ...GLIDERS,
   ...MULTIROTORS,
 ];
