@@ -76,11 +76,11 @@ describe('two tilting shafts', () => {
       /36 mm behind the line of the two shafts.*pitches up.*Move the shafts 36 mm aft/,
     );
     // what an item's own range reaches is a button, and mends it
-    const near = told(ahead(0.006))!,
+    const near = told(ahead(0.003))!,
       [{ path, value }] = near.fix!.changes,
       index = Number(path.split('.')[2]);
     const mended = {
-      ...ahead(0.006),
+      ...ahead(0.003),
       items: design.items.map((i, k) => (k === index ? { ...i, x: value as number } : i)),
     };
     expect(told(mended)).toBeUndefined();

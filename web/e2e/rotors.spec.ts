@@ -36,3 +36,33 @@ test('shares, a CG beside the middle, and the wind it holds', async ({ page }) =
   await type(page, 'Wind', '24');
   await expect(page.getByText(/it will be carried away/)).toBeVisible({ timeout: 20_000 });
 });
+
+test('a glider of one’s own is thrown; two shafts that do not hold the CG are told of', async ({ page }) => {
+  test.setTimeout(120_000);
+  const glider = await newProject(page, 'Chuck', 'hand-glider');
+  await page.goto(`${glider}/flight`);
+  const away = page.getByRole('region', { name: 'How it gets away' });
+  await expect(away).toContainText(/8\.5 ± /, { timeout: 30_000 });
+  await type(page, 'Throw, over the ground', '9');
+  await expect(away).toContainText(/9\.5 ± /, { timeout: 20_000 });
+  await type(page, 'Throw, over the ground', '2');
+  await expect(page.getByText(/is let go at .* times its stall speed/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/A throw of 8 m\/s allows|A throw of [\d.]+ m\/s allows/)).toBeVisible();
+
+  const twin = await newProject(page, 'Twin', 'tilting-twin');
+  await page.goto(`${twin}/shape`);
+  const places = page.getByRole('table', { name: 'Places of the thrusters' });
+  await expect(async () => {
+    await page.getByLabel('Part', { exact: true }).selectOption('body');
+    await expect(places).toBeVisible({ timeout: 2000 });
+  }).toPass({ timeout: 20_000 });
+  for (const row of [1, 2]) {
+    const x = places.getByLabel(`x, row ${row}`, { exact: true });
+    await x.fill(String(Number(await x.inputValue()) - 36));
+    await x.press('Enter');
+  }
+  await page.goto(`${twin}/balance`);
+  await expect(page.getByText(/CG lies 36 mm behind the line of the two shafts/)).toBeVisible({
+    timeout: 30_000,
+  });
+});

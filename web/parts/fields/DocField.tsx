@@ -6,6 +6,18 @@ import type { KindName } from '@skiametra/core/units';
 import { useWorkspace } from '../workspace/useWorkspace';
 import { QuantityField } from './QuantityField';
 
+const groupOf = (path: string) => path.slice(0, path.lastIndexOf('.'));
+
+/** The first number of an optional group makes the group. */
+function entered(groupThere: boolean, path: string, value: number) {
+  if (groupThere) return { type: 'set' as const, path, value };
+  return {
+    type: 'set' as const,
+    path: groupOf(path),
+    value: { [path.slice(path.lastIndexOf('.') + 1)]: value },
+  };
+}
+
 /**
  * A quantity field bound to a number of the document by its path, with its basis when `tracked`. Kind and label are those
  * that the schema declares, unless the place asks for others.
@@ -33,6 +45,7 @@ export function DocField({
     kind = asked ?? declared?.kind ?? 'ratio',
     label = named ?? capital(declared?.label ?? path);
   const value = useWorkspace((w) => getPath(w.content, path)) as number | null | undefined;
+  const groupThere = useWorkspace((w) => getPath(w.content, groupOf(path)) !== undefined);
   const edit = useWorkspace((w) => w.edit);
   const basisKey = path.replace(/^document\.design\./, '');
   const basis = useWorkspace((w) => w.content.document.design.basis[basisKey]) ?? 'guess';
@@ -49,7 +62,7 @@ export function DocField({
       hint={hint ?? declared?.help}
       usual={declared?.usual}
       step={declared?.step}
-      onCommit={(si) => edit({ type: 'set', path, value: si })}
+      onCommit={(si) => edit(entered(groupThere, path, si))}
       onClear={
         optional
           ? () => edit({ type: 'set', path, value: optional === 'null' ? null : undefined })

@@ -1,5 +1,6 @@
 'use client';
 /** Project, version with its face, compared version, undo, what is saved, search, person. */
+import { planForm } from '../planForm';
 import { ActionIcon, Menu, Select } from '@mantine/core';
 import {
   IconArrowBackUp,
@@ -28,7 +29,7 @@ export function TopLine() {
       </Link>
       <span className="dim roomy">{project.name}</span>
       <span className="roomy">
-        <Silhouette design={design} />
+        <Silhouette design={planForm(design)} />
       </span>
       <VersionPick />
       <span className="roomy">

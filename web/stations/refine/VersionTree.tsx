@@ -1,5 +1,6 @@
 'use client';
 /** Which version came of which. */
+import { planForm } from '../../parts/planForm';
 import Link from 'next/link';
 import { Silhouette } from '../../parts/Silhouette';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
@@ -34,7 +35,7 @@ export function VersionTree() {
             }}
           >
             {(v.document?.design ?? v.face) && (
-              <Silhouette design={(v.document?.design ?? v.face)!} size={44} />
+              <Silhouette design={v.document ? planForm(v.document.design) : v.face!} size={44} />
             )}
             <div className="narrowable">
               {v.id === versionId ? (

@@ -15,6 +15,7 @@ export function BodyEditor() {
   const dragItems = useWorkspace((w) => w.content.document.design.dragItems);
   const wheels = useWorkspace((w) => w.content.document.design.wheels);
   const rotors = useWorkspace((w) => powertrainOf(w.content.document.design).rotors);
+  const driven = useWorkspace((w) => w.content.document.design.drives.length > 0);
   const edit = useWorkspace((w) => w.edit);
   return (
     <div className="stack">
@@ -114,7 +115,7 @@ export function BodyEditor() {
           />
         )}
       </section>
-      {rotors && (
+      {driven && (
         <section className="block">
           <h2>Rotors and propellers</h2>
           <ThrusterPlaces />

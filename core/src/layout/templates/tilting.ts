@@ -74,7 +74,7 @@ function tiltingTwin(base: Design): Design {
           motor,
           controller,
           // it pulls as well as lifts: more pitch than a rotor that only lifts
-          propeller: { ...propeller, pitch: 0.5 * propeller.diameter, family: 'thin-electric' },
+          propeller: { ...propeller, pitch: 0.5 * propeller.diameter },
         },
       ],
     },
