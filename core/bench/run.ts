@@ -7,7 +7,7 @@ import { runOf } from '../src/assess';
 import { Slopes } from '../src/assess/uncertainty';
 import { READ } from '../src/steps';
 import { layoutReport, powerReport, soldReport } from '../src/views';
-import { bitternDocument, gnatDocument } from '../src/demo';
+import { bitternDocument, craneDocument, dunlinDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath, powertrainOf } from '../src/design';
 import { luInPlace } from '../src/numeric';
 import { partsFor } from '../src/mass';
@@ -89,6 +89,23 @@ const gnat = gnatDocument(),
   gnatCache = new StepCache();
 assess(gnat.brief, gnat.design, gnat.calibration, gnatCache);
 
+const dunlin = dunlinDocument(),
+  crane = craneDocument();
+for (const d of [dunlin, crane]) assess(d.brief, d.design, d.calibration, warm);
+
+/** Spreads of what is read off one step of a state, with one number of the design moved. */
+function spreadsOf(
+  d: typeof dunlin,
+  path: string,
+  value: number,
+  step: typeof READ.changeTime.step,
+  state: string,
+) {
+  const design = setPath(d.design, path, value),
+    slopes = new Slopes(runOf({ brief: d.brief, design }, d.calibration, warm), d.calibration);
+  return slopes.spreadsOf(step, state);
+}
+
 const lu = median(() => luInPlace(matrix.slice(), N), 31);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
@@ -165,6 +182,17 @@ const rows: Record<string, [ms: number, note: string]> = {
       return doc.design.states.map((s) => slopes.spreadsOf(READ.caseFactor.step, s.id));
     }, 15),
     'eight cases of ten states along the span, on both sides of every cause',
+  ],
+  'envelope on rotors with uncertainty': [
+    median((k) => spreadsOf(dunlin, 'flight.lean', 0.6 + 1e-3 * k, READ.rotorTopSpeed.step, 'darts-16'), 15),
+    'one state: flight over speed on both sides of every cause',
+  ],
+  'corridor with uncertainty': [
+    median(
+      (k) => spreadsOf(crane, 'dragItems.0.dragArea', 0.002 + 1e-6 * k, READ.changeTime.step, 'cruise-full'),
+      15,
+    ),
+    'one state: shares over speed, two changes, on both sides of every cause',
   ],
   'what is sold, 1649 built spars': [
     median(() => soldReport(doc, 'spar', 'built', warm), 5),

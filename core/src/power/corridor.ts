@@ -7,7 +7,6 @@
  * Upright rotors by Glauert's induced flow (see rotorFlight.ts), tilting ones by blade elements along their shaft.
  * Leishman, Principles of Helicopter Aerodynamics, 6 (from memory).
  */
-import { G0 } from '../air';
 import { operate, operateForThrust, type Drive } from './electric';
 import { tiltedPower, type StandingTable } from './rotorFlight';
 
@@ -76,33 +75,43 @@ export interface Change {
 
 /** Slower than this it does not get there [m/s2]. */
 const LEAST_ACCELERATION = 0.02;
+/** Equal steps of speed that a change is gone through in. */
+const STEPS = 10;
 
-/** Time step of a change [s], and the longest that is gone through. */
-const STEP = 0.1,
-  LONGEST = 120;
+/** Middles of steps of speed from standing to a goal: force to spare [N], pack power steady and with all of it used [W]. */
+export interface Way {
+  readonly step: number;
+  readonly rows: readonly { speed: number; spare: number; steady: number; most: number; held: boolean }[];
+}
 
-/**
- * The change from standing to a speed. @param pace share of what the forward units have to spare that is used: 1 is as
- * fast as they can
- */
-export function changeTo(c: Changing, goal: number, margin: number, pace: number): Change {
-  const mass = c.weight / G0;
-  let v = 0,
-    time = 0,
+/** @param margin in speed that the wing keeps over its stall */
+export function wayTo(c: Changing, goal: number, margin: number): Way {
+  const step = goal / STEPS,
+    speeds = Array.from({ length: STEPS }, (_, i) => (i + 0.5) * step);
+  return {
+    step,
+    rows: speeds.map((speed) => {
+      const p = corridorPoint(c, speed, margin),
+        most = mostPower(c, speed);
+      return { speed, spare: spareForce(c, p), steady: p.power, most, held: p.held };
+    }),
+  };
+}
+
+/** @param mass kg @param pace share of the force to spare that is used: 1 is as fast as it can */
+export function changeAlong({ step, rows }: Way, mass: number, pace: number): Change {
+  let time = 0,
     distance = 0,
     energy = 0;
-  while (v < goal && time < LONGEST) {
-    const p = corridorPoint(c, v, margin),
-      spare = spareForce(c, p);
-    if (!p.held || !(spare > LEAST_ACCELERATION * mass)) return { time, distance, energy, done: false };
-    const a = (pace * spare) / mass,
-      dt = Math.min(STEP, (goal - v) / a);
-    energy += (p.power + pace * Math.max(0, mostPower(c, v) - p.power)) * dt;
-    distance += v * dt;
-    v = dt < STEP ? goal : v + a * dt;
+  for (const r of rows) {
+    const a = (pace * r.spare) / mass;
+    if (!r.held || !(a > LEAST_ACCELERATION)) return { time, distance, energy, done: false };
+    const dt = step / a;
     time += dt;
+    distance += r.speed * dt;
+    energy += (r.steady + pace * Math.max(0, r.most - r.steady)) * dt;
   }
-  return { time, distance, energy, done: v >= goal };
+  return { time, distance, energy, done: true };
 }
 
 /** Force to spare ahead at a point of the corridor [N]. */

@@ -90,8 +90,8 @@ export {
   standingTable,
 } from './rotorFlight';
 export type { FrameDrag, RotorCraft, RotorFlight, RotorPoint, StandingTable } from './rotorFlight';
-export { changeTo, corridorPoint } from './corridor';
-export type { Change, Changing, CorridorPoint } from './corridor';
+export { changeAlong, corridorPoint, wayTo } from './corridor';
+export type { Change, Changing, CorridorPoint, Way } from './corridor';
 export { supplyReport } from './supply';
 export type { SupplyLine, SupplyPart, SupplyReport, VoltsLine } from './supply';
 export { torqueRoll } from './torqueRoll';

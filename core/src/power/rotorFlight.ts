@@ -21,20 +21,20 @@ const LEAST_PROFILE = 0.08;
 
 /**
  * Flow that a disc induces [m/s]. @param hover that of the same thrust standing still @param speed ahead, m/s
- * @param lean of the disc, forward positive [rad]
+ * @param lean of the disc, forward and not below 0 [rad]
  */
 export function inducedFlow(hover: number, speed: number, lean: number): number {
   const along = speed * Math.cos(lean),
     through = speed * Math.sin(lean);
-  // v sqrt(a2 + (t + v)2) rises with v: halving finds the one root
-  let low = 0,
-    high = hover + Math.abs(through) + 1e-9;
-  for (let i = 0; i < 60; i++) {
-    const v = (low + high) / 2;
-    if (v * Math.hypot(along, through + v) > hover * hover) high = v;
-    else low = v;
+  // v sqrt(a2 + (t + v)2) - vh2 rises and is convex where the air comes from ahead: from above Newton does not pass its root
+  let v = hover;
+  for (let i = 0; i < 40; i++) {
+    const w = Math.hypot(along, through + v),
+      step = (v * w - hover * hover) / (w + (v * (through + v)) / w);
+    v -= step;
+    if (Math.abs(step) < 1e-12 * hover) break;
   }
-  return (low + high) / 2;
+  return v;
 }
 
 /** What the air holds against the frame along and across it: drag coefficient times area [m2]. */
@@ -58,7 +58,7 @@ export interface StandingTable {
   readonly omega: readonly number[];
 }
 
-const DUTIES = Array.from({ length: 24 }, (_, i) => (i + 1) / 24);
+const DUTIES = Array.from({ length: 16 }, (_, i) => (i + 1) / 16);
 
 export function standingTable(d: Drive, soc = MEAN_SOC): StandingTable {
   const points = DUTIES.map((duty) => operate(d, duty, 0, soc)),
@@ -126,7 +126,7 @@ export function rotorPoint(c: RotorCraft, speed: number): RotorPoint {
   const { table, drive, weight, density } = c,
     q = 0.5 * density * speed * speed;
   let lean = 0;
-  for (let i = 0; i < 40; i++) lean = Math.atan2(q * leaningDragArea(c.frame, lean), weight);
+  for (let i = 0; i < 14; i++) lean = Math.atan2(q * leaningDragArea(c.frame, lean), weight);
   const drag = q * leaningDragArea(c.frame, lean),
     thrust = Math.hypot(weight, drag),
     taken = tiltedPower(drive, table, thrust, speed, lean);
@@ -145,7 +145,7 @@ export interface RotorFlight {
 }
 
 /** Speeds are gone through in steps of this [m/s], up to this. */
-const STEP = 0.25,
+const STEP = 1,
   MOST_SPEED = 60;
 
 /** @param lean largest that is flown, rad */
@@ -185,7 +185,7 @@ function leastBy(
     last = rows[rows.length - 1].speed;
   let low = Math.max(0, best.speed - STEP),
     high = Math.min(last, best.speed + STEP);
-  for (let i = 0; i < 24; i++) {
+  for (let i = 0; i < 18; i++) {
     const a = low + 0.382 * (high - low),
       b = high - 0.382 * (high - low);
     if (of(rotorPoint(c, a)) < of(rotorPoint(c, b))) high = b;
@@ -199,7 +199,7 @@ function leastBy(
 function edge(c: RotorCraft, last: RotorPoint, lean: number): RotorPoint {
   let low = last,
     high = last.speed + STEP;
-  for (let i = 0; i < 12; i++) {
+  for (let i = 0; i < 16; i++) {
     const p = rotorPoint(c, (low.speed + high) / 2);
     if (p.held && p.lean <= lean) low = p;
     else high = p.speed;

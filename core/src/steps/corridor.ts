@@ -1,6 +1,6 @@
 /** From rotors to wing and back: what carries, what it takes, how long a change lasts. */
 import { G0 } from '../air';
-import { changeTo, corridorPoint, type Change, type Changing } from '../power';
+import { changeAlong, corridorPoint, wayTo, type Change, type Changing } from '../power';
 import { airframe } from './drag';
 import { drives } from './drive';
 import { curvesOf, part, quantitiesOf, remark } from './quantity';
@@ -9,7 +9,7 @@ import { speeds } from './speeds';
 import { NOTHING, step } from './step';
 
 /** The wing alone carries from here on [over the stall]; common practice. */
-export const CHANGE_MARGIN = 1.2;
+const CHANGE_MARGIN = 1.2;
 /** Share of the force to spare that a change is flown with, and a slow one. */
 const PACE = 0.7,
   SLOW = 0.15;
@@ -25,7 +25,7 @@ const corridorNodes = step({
   slice: NOTHING,
   run: ({ speeds }): { at: readonly number[] } => {
     const last = Math.ceil(1.6 * speeds.usual);
-    return { at: Array.from({ length: 37 }, (_, i) => (last * i) / 36) };
+    return { at: Array.from({ length: 21 }, (_, i) => (last * i) / 20) };
   },
 });
 
@@ -37,7 +37,7 @@ interface Corridor {
 }
 
 /** null: nothing lifts it, or nothing pulls it ahead. */
-export const corridor = step({
+const corridor = step({
   id: 'corridor',
   scope: 'state',
   needs: { airframe, drives, standing, corridorNodes },
@@ -62,11 +62,12 @@ export const corridor = step({
       rotorDragArea: (TURNING - 1) * idle,
     };
     const changeSpeed = CHANGE_MARGIN * stall,
-      points = corridorNodes.at.map((v) => corridorPoint(changing, v, CHANGE_MARGIN));
+      points = corridorNodes.at.map((v) => corridorPoint(changing, v, CHANGE_MARGIN)),
+      way = wayTo(changing, changeSpeed, CHANGE_MARGIN);
     return {
       changeSpeed,
-      change: changeTo(changing, changeSpeed, CHANGE_MARGIN, PACE),
-      slow: changeTo(changing, changeSpeed, CHANGE_MARGIN, SLOW),
+      change: changeAlong(way, mass, PACE),
+      slow: changeAlong(way, mass, SLOW),
       chart: { x: corridorNodes.at, power: points.map((p) => p.power), wing: points.map((p) => p.wing) },
     };
   },

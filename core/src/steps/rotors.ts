@@ -103,7 +103,7 @@ const rotorNodes = step({
     const craft = { drive: lifting, table, weight: heaviest.mass * G0, frame, density: asked.density },
       top = flyOnRotors(craft, lean).fastest?.speed ?? 0,
       last = Math.max(4, Math.ceil(1.15 * top));
-    return { at: Array.from({ length: 49 }, (_, i) => (last * i) / 48) as readonly number[] };
+    return { at: Array.from({ length: 33 }, (_, i) => (last * i) / 32) as readonly number[] };
   },
 });
 
