@@ -57,7 +57,7 @@ describe('backup', () => {
       url = cluster.url('skiametra');
     backUp(url, file);
     const then = countsOf(url);
-    expect(then.projects).toBe(4);
+    expect(then.projects).toBe(5);
     expect(verify(cluster.keeperUrl, file)).toEqual(then);
     await sql(url, 'delete from projects where id > 1');
     const before = restore(cluster.keeperUrl, 'skiametra', file);
@@ -163,7 +163,7 @@ it('an existing cluster whose application was its superuser is moved once', asyn
     'select rolsuper from pg_roles where rolname = current_user',
   );
   expect(role.rolsuper).toBe(false);
-  expect(countsOf(moved.url('skiametra')).projects).toBe(4);
+  expect(countsOf(moved.url('skiametra')).projects).toBe(5);
   await prepareDatabase(moved.url('skiametra'));
   moved.stop();
   rmSync(home, { recursive: true, force: true });

@@ -153,7 +153,7 @@ function hovering(h: ReturnType<typeof powerReport>['hover']) {
  */
 export function powerCommand(doc: DesignDocument, loading: string | null, values: Values): object {
   const { brief, design } = doc,
-    air = airAt(brief.site.elevation, brief.site.temperature),
+    air = airAt(brief.site.elevation, brief.site.temperature, brief.site.humidity),
     f = factorsOf(doc.calibration.mean),
     p = powertrainOf(design);
   const throttle = numberOf(values, 'throttle', 0.01, 1, 1),

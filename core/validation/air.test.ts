@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { airAt, isaPressure, isaTemperature, sutherlandViscosity } from '../src/air';
+import { airAt, isaPressure, isaTemperature, saturation, sutherlandViscosity } from '../src/air';
 
 /** US Standard Atmosphere 1976, table I by geopotential altitude (from memory): H, T, P, rho. */
 const USSA76 = [
@@ -23,6 +23,22 @@ describe('standard atmosphere [USSA76]', () => {
     const hot = airAt(0, 318.15).density;
     expect(hot).toBeCloseTo(1.11, 2);
     expect(Math.sqrt(1.225 / hot)).toBeCloseTo(1.05, 2);
+  });
+  // moist air at 101 325 Pa: 1.1992 at 20 degrees and 50 % (CIPM-2007), 1.1459 at 30 and 100 %, 1.2041 dry at 20 (from memory)
+  it.each([
+    [303.15, 1, 1.1459],
+    [293.15, 0.5, 1.1992],
+    [293.15, 0, 1.2041],
+  ])('moist air at %f K and %f: %f kg/m3', (T, humidity, rho) =>
+    expect(airAt(0, T, humidity).density / rho).toBeCloseTo(1, 3),
+  );
+  it('saturated vapour: 2339 Pa at 20 degrees, 4247 Pa at 30 (steam tables, from memory)', () => {
+    expect(saturation(293.15) / 2339).toBeCloseTo(1, 2);
+    expect(saturation(303.15) / 4247).toBeCloseTo(1, 2);
+  });
+  it('38 degrees at sea level, dry: 1.134, stall 3.9 % faster (trade)', () => {
+    expect(airAt(0, 311.15).density).toBeCloseTo(1.134, 3);
+    expect(Math.sqrt(1.225 / airAt(0, 311.15).density)).toBeCloseTo(1.039, 3);
   });
   it('density altitude is the altitude itself on a standard day', () =>
     expect(airAt(1500).densityAltitude).toBeCloseTo(1500, 3));

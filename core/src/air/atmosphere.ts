@@ -1,6 +1,7 @@
 /**
  * Air. Source: US Standard Atmosphere 1976 [USSA76], equations by number; Sutherland viscosity, eq. 51.
- * Valid from -2000 m to 11 000 m. Humidity is left out (at 30 C and 100 % it lowers density by about 2 %, from memory).
+ * Valid from -2000 m to 11 000 m. Vapour by Magnus' formula over water (WMO-No. 8, annex 4.B, from memory) lowers the density;
+ * what it does to viscosity and sound is left out.
  */
 import { requireInRange } from '../numeric';
 
@@ -41,16 +42,28 @@ export function sutherlandViscosity(temperature: number): number {
   return (BETA * temperature ** 1.5) / (temperature + S_SUTHERLAND);
 }
 
+/** Weight of vapour over that of dry air at the same pressure. */
+const VAPOUR = 0.622;
+
+/** Pressure of saturated vapour over water [Pa] at T [K]. Magnus; WMO-No. 8 (from memory). */
+export function saturation(temperature: number): number {
+  const t = temperature - 273.15;
+  return 611.2 * Math.exp((17.62 * t) / (243.12 + t));
+}
+
 /**
  * Air at a site: standard pressure for the elevation, the site's own temperature.
  * @param elevation geopotential altitude [m], -2000 to 11 000
  * @param temperature [K], 150 to 500; the standard one where left out
+ * @param humidity relative, 0 to 1; dry where left out
  */
-export function airAt(elevation: number, temperature?: number): Air {
+export function airAt(elevation: number, temperature?: number, humidity = 0): Air {
   const p = isaPressure(elevation);
   const T = temperature ?? isaTemperature(elevation);
   const mu = sutherlandViscosity(T);
-  const rho = p / (R_AIR * T); // 42
+  requireInRange('relative humidity', humidity, 0, 1);
+  // [USSA76] 42, with vapour of 0.622 of the weight of the air it stands for
+  const rho = (p - (1 - VAPOUR) * humidity * saturation(T)) / (R_AIR * T);
   const rho0 = P0 / (R_AIR * T0);
   const exponent = -G0 / (R_AIR * L0) - 1;
   return {

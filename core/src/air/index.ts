@@ -1,2 +1,2 @@
-export { G0, R_AIR, airAt, isaPressure, isaTemperature, sutherlandViscosity } from './atmosphere';
+export { G0, R_AIR, airAt, isaPressure, isaTemperature, saturation, sutherlandViscosity } from './atmosphere';
 export type { Air } from './atmosphere';

@@ -12,6 +12,7 @@ import {
   readDocument,
   setPath,
   thrustersOf,
+  usualDrive,
   withLift,
   withPowertrain,
   withSecondPack,
@@ -22,6 +23,8 @@ import {
   type PathChange,
   type PlainPowertrain,
 } from './index';
+import { partMass } from '../mass';
+import { BEGINNINGS } from '../start';
 
 const bittern = () => bitternDocument().design,
   crane = () => craneDocument().design;
@@ -148,5 +151,15 @@ describe('changes of drives', () => {
   it('another powertrain replaces the drives and leaves the rest', () => {
     const d = bittern();
     expect(withPowertrain(d, powertrainOf(d))).toEqual(d);
+  });
+});
+
+describe('a drive for what never had one', () => {
+  it('is whole, stands at the nose, weighs in the list, and is computed', () => {
+    const doc = BEGINNINGS.find((b) => b.id === 'slope-glider')!.make(),
+      design = usualDrive(doc.design).reduce((d, c) => setPath(d, c.path, c.value), doc.design);
+    expect(readDocument({ ...doc, design }).status).toBe('ok');
+    expect(powertrainOf(design).unpowered).toBeUndefined();
+    expect(design.items.filter((i) => i.part).map((i) => partMass(design, i.part!))).not.toContain(null);
   });
 });

@@ -26,7 +26,8 @@ export function forwardAt(
   };
 }
 
-const unused = (base: string, taken: readonly { id: string }[]): string => {
+/** The name, or with the first number that is free. */
+export const unused = (base: string, taken: readonly { id: string }[]): string => {
   const has = (id: string) => taken.some((t) => t.id === id);
   for (let i = 2; has(base); i++) if (!has(`${base}-${i}`)) return `${base}-${i}`;
   return base;

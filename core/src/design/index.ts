@@ -84,6 +84,7 @@ export { movedPath, upgradeTest } from './upgradeShapes';
 export { siteSpread } from './site';
 export { LEAVING, RETURNING } from './wayKinds';
 export type { Leaving, Returning } from './wayKinds';
+export { usualDrive } from './usualDrive';
 export * from './lifting';
 export * from './launchSchema';
 export * from './ways';

@@ -37,6 +37,11 @@ const siteSchema = z.strictObject({
   elevation: field(between(-400, 5000), 'distance', 'elevation'),
   temperature: field(between(230, 330), 'temperature', 'temperature'),
   wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
+  /** relative; dry where left out */ humidity: field(
+    between(0, 1),
+    'percent',
+    'relative humidity',
+  ).optional(),
   /** vertical gust; 0.6 of the wind and at least 3 m/s where left out */ gust: field(
     between(0, 20),
     'speed',

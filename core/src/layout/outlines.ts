@@ -1,5 +1,5 @@
 /** Outlines of the three views in metres, for the screen and for true-size drawings. */
-import { powertrainOf, type Design, type Surface } from '../design';
+import { drivesOf, powertrainOf, thrustersOf, type Design, type Surface } from '../design';
 import { allBodies, isMirrored, placeOf, stationAt } from '../surface';
 
 export type ViewName = 'plan' | 'side' | 'front';
@@ -40,13 +40,38 @@ type Drawn = Pick<Design, 'surfaces' | 'body' | 'pods' | 'power' | 'drives' | 't
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'front'];
 
 export function threeViewLines(design: Drawn): ViewLine[] {
-  const { unpowered, propeller, rotors = [] } = powertrainOf(design);
+  const { rotors = [] } = powertrainOf(design);
   return [
     ...design.surfaces.flatMap(surfaceLines),
     ...allBodies(design).flatMap(bodyLines),
-    ...(unpowered ? [] : propellerLines(propeller)),
+    ...forwardDiscs(design).flatMap((d) =>
+      d.tilts ? [...propellerLines(d), ...rotorLines(d)] : propellerLines(d),
+    ),
     ...rotors.flatMap(rotorLines),
   ];
+}
+
+interface Disc {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+  readonly diameter: number;
+}
+
+/** Propellers that pull, where they stand; one at the datum where nobody said. Those that tilt are drawn both ways. */
+function forwardDiscs(design: Drawn): (Disc & { tilts: boolean })[] {
+  const { unpowered, propeller: p } = powertrainOf(design),
+    { forward } = drivesOf(design);
+  if (unpowered || !forward) return [];
+  const placed = thrustersOf(design, forward.id).flatMap((t) => {
+    const { x, y, z } = t;
+    if (x === null || y === null || z === null) return [];
+    return [{ id: t.id, x, y, z, diameter: t.diameter ?? p.diameter, tilts: (t.tilt?.to ?? 0) > 1 }];
+  });
+  return placed.length
+    ? placed
+    : [{ id: 'propeller', x: p.x, y: 0, z: p.z, diameter: p.diameter, tilts: false }];
 }
 
 /** Outlines of a surface in every view, and the hinges of its controls. */
@@ -126,37 +151,37 @@ function bodyLines(b: ReturnType<typeof allBodies>[number]): ViewLine[] {
 }
 
 /** The disc of a propeller: round from the front, a line in the other views. */
-function propellerLines(p: ReturnType<typeof powertrainOf>['propeller']): ViewLine[] {
+function propellerLines(p: Disc): ViewLine[] {
   const out: ViewLine[] = [];
   const R = p.diameter / 2;
   out.push({
     view: 'front',
-    part: 'propeller',
+    part: p.id,
     kind: 'disc',
     closed: true,
-    points: circle(60, (c, s): P3 => [p.x, R * c, p.z + R * s]).map(PROJECT.front),
+    points: circle(60, (c, s): P3 => [p.x, p.y + R * c, p.z + R * s]).map(PROJECT.front),
   });
   out.push({
     view: 'plan',
-    part: 'propeller',
+    part: p.id,
     kind: 'disc',
     closed: false,
     points: (
       [
-        [p.x, R, p.z],
-        [p.x, -R, p.z],
+        [p.x, p.y + R, p.z],
+        [p.x, p.y - R, p.z],
       ] as P3[]
     ).map(PROJECT.plan),
   });
   out.push({
     view: 'side',
-    part: 'propeller',
+    part: p.id,
     kind: 'disc',
     closed: false,
     points: (
       [
-        [p.x, 0, p.z + R],
-        [p.x, 0, p.z - R],
+        [p.x, p.y, p.z + R],
+        [p.x, p.y, p.z - R],
       ] as P3[]
     ).map(PROJECT.side),
   });
@@ -164,7 +189,7 @@ function propellerLines(p: ReturnType<typeof powertrainOf>['propeller']): ViewLi
 }
 
 /** The disc of a lift rotor: round from above. */
-function rotorLines(r: NonNullable<ReturnType<typeof powertrainOf>['rotors']>[number]): ViewLine[] {
+function rotorLines(r: Disc): ViewLine[] {
   const out: ViewLine[] = [];
   const R = r.diameter / 2;
   out.push({

@@ -9,8 +9,12 @@ export const asked = step({
   id: 'asked air',
   scope: 'all',
   needs: {},
-  slice: ({ brief: { site } }) => ({ elevation: site.elevation, temperature: site.temperature }),
-  run: (_, site): Air => airAt(site.elevation, site.temperature),
+  slice: ({ brief: { site } }) => ({
+    elevation: site.elevation,
+    temperature: site.temperature,
+    humidity: site.humidity ?? 0,
+  }),
+  run: (_, site): Air => airAt(site.elevation, site.temperature, site.humidity),
 });
 
 /** Of the day. */
@@ -22,9 +26,11 @@ export const air = step({
   slice: ({ brief: { site } }) => ({
     elevation: site.elevation,
     temperature: site.temperature,
+    humidity: site.humidity ?? 0,
     spread: siteSpread(site).temperature,
   }),
-  run: (_, site, causes): Air => airAt(site.elevation, site.temperature + causes.temperature * site.spread),
+  run: (_, site, causes): Air =>
+    airAt(site.elevation, site.temperature + causes.temperature * site.spread, site.humidity),
 });
 
 const AIR = quantitiesOf(air, {
@@ -32,8 +38,9 @@ const AIR = quantitiesOf(air, {
     name: 'Air density',
     kind: 'density',
     station: 'brief',
-    formula: 'p(elevation) / (R · T)',
-    method: 'US Standard Atmosphere 1976 pressure, site temperature',
+    formula: '(p(elevation) − 0.378 · vapour) / (R · T)',
+    method:
+      'US Standard Atmosphere 1976 pressure, site temperature; vapour by Magnus (WMO-No. 8, from memory)',
     read: (r) => r.density,
   },
   densityAltitude: {

@@ -299,7 +299,7 @@ export function reduceBench(
   bench: BenchBody,
   temperature: number,
 ): BenchResult {
-  const air = airAt(brief.site.elevation, temperature),
+  const air = airAt(brief.site.elevation, temperature, brief.site.humidity),
     d = benchDrive(design, bench, air.density);
   const points = bench.runs.flatMap((r, i) => steadyPoints(r.rows, i, r.kind));
   const tares = bench.runs.map((r) => {
@@ -366,7 +366,7 @@ function siteFigures(
   design: Design,
   fit: BenchFit,
 ): { values: [number, number, number]; sigma: [number, number, number] } {
-  const air = airAt(brief.site.elevation, brief.site.temperature),
+  const air = airAt(brief.site.elevation, brief.site.temperature, brief.site.humidity),
     base = buildDrive(powertrainOf(design), air.density, {
       thrust: 1,
       electricalLoss: 1,

@@ -53,6 +53,12 @@ export function Site() {
       <div className="fields">
         <DocField label="Elevation" path={`${BRIEF}.site.elevation`} />
         <DocField label="Temperature" path={`${BRIEF}.site.temperature`} />
+        <DocField
+          label="Humidity"
+          path={`${BRIEF}.site.humidity`}
+          optional
+          hint="Relative; dry where empty"
+        />
         <DocField label={winged ? 'Wind along the course' : 'Wind'} path={`${BRIEF}.site.wind`} />
         {winged && <Strip />}
       </div>

@@ -2,7 +2,7 @@
 /** What stands in the place of a drive that an aircraft has not. */
 import { POWER } from '../../parts/paths';
 import { Button } from '@mantine/core';
-import { driveFitted } from '@skiametra/core/design';
+import { driveFitted, drivesOf, usualDrive } from '@skiametra/core/design';
 import type { PowerReport } from '@skiametra/core/views';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { GlideTab } from './GlideTab';
@@ -18,7 +18,15 @@ export function Unpowered({ report }: { report: PowerReport | null }) {
       <p className="atmost560 flush">No motor is fitted: this is a glider.</p>
       {report?.glide && <GlideTab glide={report.glide} electric={false} />}
       <div className="line gap8">
-        <Button variant="light" onClick={() => apply(driveFitted(design, true), 'Electric motor fitted')}>
+        <Button
+          variant="light"
+          onClick={() =>
+            apply(
+              drivesOf(design).forward ? driveFitted(design, true) : usualDrive(design),
+              'Electric motor fitted',
+            )
+          }
+        >
           Fit an electric motor
         </Button>
         <Button
