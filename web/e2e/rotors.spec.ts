@@ -66,3 +66,12 @@ test('a glider of one’s own is thrown; two shafts that do not hold the CG are 
     timeout: 30_000,
   });
 });
+
+test('a glider gets a motor with a button, and its mass with it', async ({ page }) => {
+  const glider = await newProject(page, 'Motor for a glider', 'slope-glider');
+  const before = await stripNumber(page, 'mass@flying');
+  await page.goto(`${glider}/power`);
+  await page.getByRole('button', { name: 'Fit an electric motor' }).click();
+  await expect(page.getByText('The drive as it is wired')).toBeVisible({ timeout: 30_000 });
+  await expect.poll(() => stripNumber(page, 'mass@flying'), { timeout: 20_000 }).toBeGreaterThan(before);
+});
