@@ -14,6 +14,19 @@ import {
   type LayoutTemplate,
 } from './kit';
 
+/** A wing of one chord to its half, tapered beyond, washed out at the tip. */
+const cranked = (h: number, c: number) =>
+  surface(
+    'wing',
+    'Wing',
+    'wing',
+    1.15 * c,
+    0.06,
+    1.5,
+    [st(0, 0, 0, 1.1 * c), st(0.5 * h, 0, 0.02 * h, 1.1 * c), st(h, 0.1 * c, 0.045 * h, 0.75 * c, -2)],
+    [AILERON],
+  );
+
 export const TAILED: readonly LayoutTemplate[] = [
   {
     id: 'conventional',
@@ -27,20 +40,7 @@ export const TAILED: readonly LayoutTemplate[] = [
       return build(base, {
         length: L,
         surfaces: [
-          surface(
-            'wing',
-            'Wing',
-            'wing',
-            1.15 * c,
-            0.06,
-            1.5,
-            [
-              st(0, 0, 0, 1.1 * c),
-              st(0.5 * h, 0, 0.02 * h, 1.1 * c),
-              st(h, 0.1 * c, 0.045 * h, 0.75 * c, -2),
-            ],
-            [AILERON],
-          ),
+          cranked(h, c),
           tailOf(3.9 * c, 0.08, 0.33 * h, 0.65 * c),
           plate('fin', 'Fin', 3.85 * c, 0.05, 0.26 * h, 0.8 * c, 0.35, [RUDDER]),
         ],
@@ -61,20 +61,7 @@ export const TAILED: readonly LayoutTemplate[] = [
       return build(base, {
         length: L,
         surfaces: [
-          surface(
-            'wing',
-            'Wing',
-            'wing',
-            1.15 * c,
-            0.06,
-            1.5,
-            [
-              st(0, 0, 0, 1.1 * c),
-              st(0.5 * h, 0, 0.02 * h, 1.1 * c),
-              st(h, 0.1 * c, 0.045 * h, 0.75 * c, -2),
-            ],
-            [AILERON],
-          ),
+          cranked(h, c),
           surface(
             'tail',
             'V-tail',
