@@ -18,7 +18,8 @@ import {
   stateFields,
   wheelSchema,
 } from './layoutSchema';
-import { armSchema, memberSchema, ownMaterialSchema } from './memberSchema';
+import { siteSchema } from './siteSchema';
+import { structureSchema } from './structureSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
 import { comingBackSchema, launchSchema } from './launchSchema';
 import { missionSchema, taskSchema } from './missionSchema';
@@ -33,46 +34,6 @@ const basisSchema = z.enum(BASES);
 export type Basis = z.infer<typeof basisSchema>;
 
 // ---- brief -------------------------------------------------------------------------------------
-const siteSchema = z.strictObject({
-  elevation: field(between(-400, 5000), 'distance', 'elevation'),
-  temperature: field(between(230, 330), 'temperature', 'temperature'),
-  wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
-  /** relative; dry where left out */ humidity: field(
-    between(0, 1),
-    'percent',
-    'relative humidity',
-  ).optional(),
-  /** vertical gust; 0.6 of the wind and at least 3 m/s where left out */ gust: field(
-    between(0, 20),
-    'speed',
-    'gust',
-    { usual: [1, 10] },
-  ).optional(),
-  stripLength: field(above(2000), 'distance', 'strip length'),
-  /** of the strip, uphill on the way out positive */ slope: field(
-    between(-0.3, 0.3),
-    'angle',
-    'slope of the strip, uphill',
-  ).optional(),
-  surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
-  /** rolling friction coefficient */
-  rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction', { usual: [0.02, 0.2], step: 0.005 }),
-  /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: field(
-    between(0, 0.9),
-    'ratio',
-    'braking friction',
-    { usual: [0.2, 0.7], step: 0.01 },
-  ).optional(),
-  /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
-  spread: z
-    .strictObject({
-      wind: field(between(0, 10), 'speed', 'wind, to within').optional(),
-      temperature: field(between(0, 20), 'temperatureStep', 'temperature, to within').optional(),
-      friction: field(between(0, 0.3), 'ratio', 'rolling friction, to within').optional(),
-    })
-    .optional(),
-});
-
 export const requirementSchema = z
   .strictObject({
     id,
@@ -452,36 +413,7 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   /** ways of leaving and coming back that are no run */ launch: launchSchema.optional(),
   comingBack: comingBackSchema.optional(),
-  structure: z.strictObject({
-    members: z.array(memberSchema).max(40),
-    /** other ways of building it, kept to compare: at most three beside the one that is drawn */ others: z
-      .array(z.strictObject({ id, name: label, members: z.array(memberSchema).max(40) }))
-      .max(3)
-      .optional(),
-    /** what bears at its end */ arms: z.array(armSchema).max(24).optional(),
-    /** the person's own, as they were when they were taken in */ materials: z
-      .array(ownMaterialSchema)
-      .max(40)
-      .optional(),
-    /** fastest that it is flown: level top speed, or twice the stall without a motor, where left out [m/s] */
-    fastest: field(above(120), 'speed', 'fastest it is flown').optional(),
-    /** points of the diagram that were flown, typed */ flown: z
-      .array(
-        z.strictObject({
-          speed: field(above(150), 'speed', 'speed'),
-          loadFactor: field(between(-30, 30), 'loadFactor', 'load factor'),
-          note: label,
-        }),
-      )
-      .max(40)
-      .optional(),
-    requiredLoadFactor: field(between(1, 20), 'loadFactor', 'load factor asked', { usual: [2, 10] }),
-    requiredNegative: field(between(0, 20), 'loadFactor', 'downward load factor asked'),
-    /** failure load over limit load */ safetyFactor: field(between(1, 4), 'ratio', 'safety factor', {
-      usual: [1.25, 2],
-      step: 0.05,
-    }),
-  }),
+  structure: structureSchema,
   flight: z.strictObject({
     /** bank in the turns of a lap [rad] */ turnBank: field(between(0.1, 1.4), 'angle', 'bank in the turns'),
     /** throttle on the laps, 0 to 1 */ lapThrottle: field(between(0.1, 1), 'percent', 'lap throttle'),

@@ -1,0 +1,44 @@
+/** Where it flies: air, wind, what is run along, and how well the day is known. SI. */
+import { z } from 'zod';
+import { field } from './fields';
+import { above, between } from './primitives';
+
+export const siteSchema = z.strictObject({
+  elevation: field(between(-400, 5000), 'distance', 'elevation'),
+  temperature: field(between(230, 330), 'temperature', 'temperature'),
+  wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
+  /** relative; dry where left out */ humidity: field(
+    between(0, 1),
+    'percent',
+    'relative humidity',
+  ).optional(),
+  /** vertical gust; 0.6 of the wind and at least 3 m/s where left out */ gust: field(
+    between(0, 20),
+    'speed',
+    'gust',
+    { usual: [1, 10] },
+  ).optional(),
+  stripLength: field(above(2000), 'distance', 'strip length'),
+  /** of the strip, uphill on the way out positive */ slope: field(
+    between(-0.3, 0.3),
+    'angle',
+    'slope of the strip, uphill',
+  ).optional(),
+  surface: z.enum(['boards', 'tarmac', 'short grass', 'long grass']),
+  /** rolling friction coefficient */
+  rollingFriction: field(between(0, 0.6), 'ratio', 'rolling friction', { usual: [0.02, 0.2], step: 0.005 }),
+  /** the same with brakes on, or on a skid; the rolling one where left out */ brakingFriction: field(
+    between(0, 0.9),
+    'ratio',
+    'braking friction',
+    { usual: [0.2, 0.7], step: 0.01 },
+  ).optional(),
+  /** standard uncertainties of the day: wind [m/s], temperature [K], friction; the usual ones where left out */
+  spread: z
+    .strictObject({
+      wind: field(between(0, 10), 'speed', 'wind, to within').optional(),
+      temperature: field(between(0, 20), 'temperatureStep', 'temperature, to within').optional(),
+      friction: field(between(0, 0.3), 'ratio', 'rolling friction, to within').optional(),
+    })
+    .optional(),
+});
