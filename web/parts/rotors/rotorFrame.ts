@@ -62,7 +62,7 @@ export function rotorFrame(design: Pick<Design, 'body'>, report: RotorReport): R
     box: {
       x: Math.min(...us) - 2 * unit,
       y: Math.min(...vs) - 3 * unit,
-      width: wide + 24 * unit,
+      width: wide + 29 * unit,
       height: Math.max(...vs) - Math.min(...vs) + 6 * unit,
     },
   };
