@@ -3,6 +3,7 @@
  * memory), the drive's own power from its blades, motors and pack, throttle, margin with one motor weak, and the change
  * from rotors to wing.
  */
+import { inducedFlow } from './inducedFlow';
 import { operate, operateForThrust, type Drive, type OperatingPoint } from './electric';
 
 export interface HoverPoint {
@@ -171,7 +172,5 @@ export function rotorCruisePower(
     T = Math.hypot(mass * gravity, drag),
     area = discArea(d);
   const v0 = Math.sqrt(T / (2 * d.density * area));
-  let vi = v0;
-  for (let i = 0; i < 60; i++) vi = 0.5 * vi + (0.5 * (v0 * v0)) / Math.hypot(speed, vi);
-  return (T * vi + drag * speed) / Math.max(overall, 1e-6);
+  return (T * inducedFlow(v0, speed, 0) + drag * speed) / Math.max(overall, 1e-6);
 }

@@ -80,8 +80,8 @@ export {
   weakRotor,
 } from './hover';
 export type { HoverPoint, Transition, WeakRotor } from './hover';
+export { inducedFlow } from './inducedFlow';
 export {
-  inducedFlow,
   INDUCED_FACTOR,
   leaningDragArea,
   rotorFlight,

@@ -11,6 +11,7 @@
 import { interpolateLinear } from '../numeric';
 import { operate, MEAN_SOC, type Drive } from './electric';
 import { discArea } from './hover';
+import { inducedFlow } from './inducedFlow';
 
 /** Induced power over that of an even flow. */
 export const INDUCED_FACTOR = 1.15;
@@ -18,24 +19,6 @@ export const INDUCED_FACTOR = 1.15;
 const PROFILE_GROWTH = 4.65;
 /** Profile power is at least this share of all, however good the blades' table says they are. */
 const LEAST_PROFILE = 0.08;
-
-/**
- * Flow that a disc induces [m/s]. @param hover that of the same thrust standing still @param speed ahead, m/s
- * @param lean of the disc, forward and not below 0 [rad]
- */
-export function inducedFlow(hover: number, speed: number, lean: number): number {
-  const along = speed * Math.cos(lean),
-    through = speed * Math.sin(lean);
-  // v sqrt(a2 + (t + v)2) - vh2 rises and is convex where the air comes from ahead: from above Newton does not pass its root
-  let v = hover;
-  for (let i = 0; i < 40; i++) {
-    const w = Math.hypot(along, through + v),
-      step = (v * w - hover * hover) / (w + (v * (through + v)) / w);
-    v -= step;
-    if (Math.abs(step) < 1e-12 * hover) break;
-  }
-  return v;
-}
 
 /** What the air holds against the frame along and across it: drag coefficient times area [m2]. */
 export interface FrameDrag {

@@ -9,7 +9,7 @@ import { speeds } from './speeds';
 import { NOTHING, step } from './step';
 
 /** The wing alone carries from here on [over the stall]; common practice. */
-const CHANGE_MARGIN = 1.2;
+export const CHANGE_MARGIN = 1.2;
 /** Share of the force to spare that a change is flown with, and a slow one. */
 const PACE = 0.7,
   SLOW = 0.15;

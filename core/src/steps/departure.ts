@@ -20,9 +20,9 @@ import { step } from './step';
 const LINE_EFFICIENCY = 0.75,
   RAIL_FRICTION = 0.1,
   /** path as the line lets go [rad], and its height [m] */ SLUNG = { angle: 0.17, height: 0.5 },
-  RAIL_HEIGHT = 0.5,
-  /** thrown, it may come no nearer to the ground [m] */ CLEAR = 0.3,
-  /** nobody throws faster [m/s] */ FASTEST_THROW = 25;
+  RAIL_HEIGHT = 0.5;
+/** Thrown, it may come no nearer to the ground [m]; nobody throws faster [m/s]. Common practice, no source. */
+export const THROW_LIMITS = { clear: 0.3, fastest: 25 } as const;
 
 /** Airspeed and path at which it is let go, and the load of being brought there [g]; null where nobody said how. */
 interface LetGo extends Departure {
@@ -119,7 +119,10 @@ export const departure = step({
       speed: from.speed,
       load: from.load,
       free: from.free,
-      needed: way === 'hand' ? throwNeeded(model, { ...from, wind: head }, CLEAR, FASTEST_THROW) : null,
+      needed:
+        way === 'hand'
+          ? throwNeeded(model, { ...from, wind: head }, THROW_LIMITS.clear, THROW_LIMITS.fastest)
+          : null,
       usual: way === 'hand' && launch.throwSpeed === undefined,
     };
   },

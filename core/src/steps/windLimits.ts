@@ -1,13 +1,11 @@
 /** How much gust and wind a state stands: from behind to its stall, and in the mean. */
 import { hovers } from '../design';
+import { GUST_OF_WIND } from '../structure';
 import { climb } from './climb';
 import { airframe } from './drag';
 import { work } from './lap';
 import { part, quantitiesOf } from './quantity';
 import { step } from './step';
-
-/** A gust has this share of the mean wind; common practice, no source. */
-const GUST_SHARE = 0.6;
 
 interface WindLimits {
   /** from behind, until it stalls in straight flight [m/s] */ readonly toStall: number;
@@ -23,7 +21,7 @@ const windLimits = step({
     if (hovers) return null;
     const toStall = Math.max(0, work.speed - airframe.stall),
       fastest = climb?.top ?? work.speed;
-    return { toStall, mean: Math.min(toStall / GUST_SHARE, fastest / (1 + GUST_SHARE)) };
+    return { toStall, mean: Math.min(toStall / GUST_OF_WIND, fastest / (1 + GUST_OF_WIND)) };
   },
 });
 

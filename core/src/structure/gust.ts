@@ -6,12 +6,12 @@
 import { G0 } from '../air';
 
 /** Share of the mean wind that a gust has, and the least that is reckoned with [m/s]. Common practice, no source. */
-const OF_WIND = 0.6,
-  LEAST = 3;
+export const GUST_OF_WIND = 0.6;
+const LEAST = 3;
 
 /** Vertical gust of a place [m/s]: as typed, else by its wind. */
 export function siteGust(site: { wind: number; gust?: number | undefined }): number {
-  return site.gust ?? Math.max(LEAST, OF_WIND * site.wind);
+  return site.gust ?? Math.max(LEAST, GUST_OF_WIND * site.wind);
 }
 
 export interface GustInput {

@@ -12,7 +12,7 @@ export type { CaseId, CaseInput, CasesOf, LoadCase } from './cases';
 export type { Capacity, CrossSection, PartName, Way } from './crossSection';
 export { depthOf, fitOf, memberKnots, roomAt } from './fit';
 export type { Misfit } from './fit';
-export { alleviation, gustStep, siteGust } from './gust';
+export { alleviation, GUST_OF_WIND, gustStep, siteGust } from './gust';
 export type { GustInput } from './gust';
 export {
   couponResult,

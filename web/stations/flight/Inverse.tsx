@@ -2,6 +2,7 @@
 /** Asked the other way round: how heavy for such a strip or throw, how long a run or hard a throw for such a mass. */
 import { Slider } from '@mantine/core';
 import { useState } from 'react';
+import { USUAL_THROW } from '@skiametra/core/design';
 import { massFor, type ByMass } from '@skiametra/core/views';
 import { interpolateLinear } from '@skiametra/core/numeric';
 import { formatQuantity } from '@skiametra/core/units';
@@ -16,7 +17,7 @@ export function Inverse() {
 
 function Asked({ report }: { report: ByMass }) {
   const strip = useWorkspace((w) => w.content.document.brief.site.stripLength),
-    thrown = useWorkspace((w) => w.content.document.design.launch?.throwSpeed ?? 8);
+    thrown = useWorkspace((w) => w.content.document.design.launch?.throwSpeed ?? USUAL_THROW.speed);
   const usual = report.what === 'run' ? strip : thrown,
     [given, setGiven] = useState<number | null>(null),
     [mass, setMass] = useState<number | null>(null);

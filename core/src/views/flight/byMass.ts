@@ -3,7 +3,7 @@ import { G0 } from '../../air';
 import { leavingOf, runsAlongStrip, USUAL_THROW, type DesignDocument } from '../../design';
 import { groundRun, stallSpeed, throwNeeded, type PointModel } from '../../flight';
 import { DomainError, interpolateLinear } from '../../numeric';
-import { airframe, aimOf, fullThrust, rollingDragArea, thrustAt } from '../../steps';
+import { airframe, aimOf, fullThrust, rollingDragArea, THROW_LIMITS, thrustAt } from '../../steps';
 import { runOf, type StepCache } from '../../assess';
 
 export interface ByMass {
@@ -15,8 +15,6 @@ export interface ByMass {
 
 /** Masses from half to twice that of the state. */
 const SHARES = Array.from({ length: 31 }, (_, i) => 0.5 + i * 0.05);
-const FASTEST = 25,
-  CLEAR = 0.3;
 
 /** @returns null where the state neither runs nor is thrown, or has no wing @throws DomainError for an unknown state */
 export function byMass(doc: DesignDocument, stateId: string, cache: StepCache): ByMass | null {
@@ -74,7 +72,7 @@ function throwFor({ brief: { site }, design: { launch = {} } }: DesignDocument, 
     aim: aimOf(m),
     wind: site.wind,
   };
-  return throwNeeded(m, from, CLEAR, FASTEST) ?? (stallSpeed(m) < 3 ? 0 : Infinity);
+  return throwNeeded(m, from, THROW_LIMITS.clear, THROW_LIMITS.fastest) ?? (stallSpeed(m) < 3 ? 0 : Infinity);
 }
 
 /** Heaviest that gets away with so much strip or so fast a throw [kg]; null beyond what was gone through. */

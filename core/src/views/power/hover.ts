@@ -14,6 +14,7 @@ import {
   type WeakRotor,
 } from '../../power';
 
+import { CHANGE_MARGIN } from '../../steps';
 import { type Scene } from './scene';
 
 export interface HoverReport {
@@ -26,8 +27,6 @@ export interface HoverReport {
   sentences: Said[];
   compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
 }
-
-const CHANGE = 1.2;
 
 /** @param winged the same state on its wing; null where it has none */
 export function hoverPart(
@@ -57,7 +56,7 @@ export function hoverPart(
           mass: state.mass,
           gravity: G0,
           stall: s.stall,
-          margin: CHANGE,
+          margin: CHANGE_MARGIN,
           drag: (v, l) => s.drag(v, l),
           rotorDragArea: 1.5 * idleRotors,
         })
@@ -71,13 +70,13 @@ export function hoverPart(
       change.status === 'done'
         ? say('changes-over', {
             speed: change.speed,
-            times: CHANGE,
+            times: CHANGE_MARGIN,
             time: change.time,
             distance: change.distance,
             energy: change.energy,
-            least: CHANGE * s.stall,
+            least: CHANGE_MARGIN * s.stall,
           })
-        : say('no-change-over', { least: CHANGE * s.stall, times: CHANGE }),
+        : say('no-change-over', { least: CHANGE_MARGIN * s.stall, times: CHANGE_MARGIN }),
     );
   return {
     point,
@@ -85,7 +84,7 @@ export function hoverPart(
     weak,
     lost,
     transition: change,
-    changeSpeed: s && CHANGE * s.stall,
+    changeSpeed: s && CHANGE_MARGIN * s.stall,
     sentences,
     compare: s && own ? compareModes(s, lift, own, point, change, idleRotors) : null,
   };
