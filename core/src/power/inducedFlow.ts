@@ -1,5 +1,7 @@
 /**
- * Flow that a disc induces [m/s], v = vh2 / sqrt((V cos a)2 + (V sin a + v)2) (Glauert 1926). @param hover that of the same thrust standing still @param speed ahead, m/s
+ * Flow that a disc induces [m/s], v = vh2 / sqrt((V cos a)2 + (V sin a + v)2) (Glauert 1926).
+ * @param hover that of the same thrust standing still
+ * @param speed ahead, m/s
  * @param lean of the disc, forward and not below 0 [rad]
  */
 export function inducedFlow(hover: number, speed: number, lean: number): number {
