@@ -43,6 +43,14 @@ export async function newProject(page: Page, name: string, from = 'plain'): Prom
   return page.url().replace(/\/brief$/, '');
 }
 
+/** Goes on as somebody of that name, entered when new. */
+export async function signIn(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: /who is working/ }).click();
+  await page.getByLabel('Another name').fill(name);
+  await page.getByLabel('Another name').press('Enter');
+  await expect(page.getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
+}
+
 export async function type(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label, { exact: true });
   await field.fill(text);

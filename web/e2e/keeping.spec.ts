@@ -5,10 +5,12 @@ import net from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { newProject, paste, saved, station, stripNumber, type } from './helpers';
+import { newProject, paste, saved, signIn, station, stripNumber, type } from './helpers';
 
 test('saves itself, survives a reload, undoes and redoes; units belong to the person', async ({ page }) => {
   await newProject(page, 'Keeping', 'bittern');
+  // units of the person that the other pages work as are left alone
+  await signIn(page, 'Thumb and Rule');
   await type(page, 'Strip length', '25');
   await saved(page);
   await page.reload();
@@ -20,8 +22,10 @@ test('saves itself, survives a reload, undoes and redoes; units belong to the pe
   await expect(page.getByLabel('Strip length')).toHaveValue('30');
   await saved(page);
   await page.getByRole('button', { name: /metric units/ }).click();
+  const kept = page.waitForResponse((r) => r.request().method() === 'POST');
   await page.getByRole('menuitem', { name: /Imperial/ }).click();
   await expect(page.getByLabel('Strip length')).toHaveValue('98.4252');
+  await kept;
   await page.reload();
   await expect(page.getByLabel('Strip length')).toHaveValue('98.4252');
   await page.getByRole('button', { name: /imperial units/ }).click();
