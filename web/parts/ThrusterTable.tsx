@@ -1,6 +1,8 @@
 'use client';
 /** Where the drives push: places and axes of all thrusters. A place left empty is not known: counted, not drawn. */
 import { powertrainOf, type Design } from '@skiametra/core/design';
+import { Checkbox } from '@mantine/core';
+import { DocField } from './fields/DocField';
 import { DocTable, freshId, type DocColumn } from './table';
 import { useWorkspace } from './workspace/useWorkspace';
 
@@ -41,6 +43,39 @@ export function ThrusterPlaces() {
   );
 }
 
+/** Ticked where the shaft swings up in flight, from straight ahead to straight up at first. */
+function Tilts({ index }: { index: number }) {
+  const thruster = useWorkspace((w) => w.content.document.design.thrusters[index]);
+  const edit = useWorkspace((w) => w.edit);
+  if (!thruster) return null;
+  const { tilt, ...fixed } = thruster;
+  const change = (tilts: boolean) => {
+    const value = tilts ? { ...fixed, tilt: tilt ?? { from: 0, to: Math.PI / 2 } } : fixed;
+    edit({ type: 'set', path: `${PATH}.${index}`, value });
+  };
+  return (
+    <Checkbox
+      aria-label={`${thruster.name} tilts in flight`}
+      checked={tilt !== undefined}
+      onChange={(e) => change(e.currentTarget.checked)}
+    />
+  );
+}
+
+/** One end of what a tilting shaft reaches; nothing for one that is fixed. */
+const reach = (key: 'tilt.from' | 'tilt.to', label: string): DocColumn => ({
+  key,
+  label,
+  width: 62,
+  cell: {
+    type: 'shown',
+    render: (row, index) =>
+      row.tilt === undefined ? null : (
+        <DocField label={`${label}, row ${index + 1}`} hideLabel hideUnit path={`${PATH}.${index}.${key}`} />
+      ),
+  },
+});
+
 /** Which drive turns each, which way it points and turns, how large it is drawn. */
 export function ThrusterAxes() {
   const design = useWorkspace((w) => w.content.document.design);
@@ -55,6 +90,13 @@ export function ThrusterAxes() {
     },
     { key: 'down', label: 'Down', cell: { type: 'quantity', optional: true }, width: 62 },
     { key: 'turns', label: 'Turns', cell: { type: 'choice', options: SENSES }, width: 72 },
+    {
+      key: 'tilt',
+      label: 'Tilts',
+      width: 40,
+      cell: { type: 'shown', render: (_, i) => <Tilts index={i} /> },
+    },
+    ...(design.thrusters.some((t) => t.tilt) ? [reach('tilt.from', 'From'), reach('tilt.to', 'To')] : []),
     { key: 'diameter', label: 'Across', cell: { type: 'quantity', optional: true }, width: 66 },
   ];
   // with a drive described its thrust is computed, under Power

@@ -57,7 +57,7 @@ function toldBy(task: Task, score: ScoreResult): Told[] {
   eachOf(run, cells, ({ key, id, state, case: of }, result) => {
     const value = values[key];
     if (value === undefined) return;
-    const warnings = READ[id].remarks(result, run.source);
+    const warnings = READ[id].remarks(result, run.sourceOf(state));
     read.push({ key, id, state, ...(of === undefined ? {} : { case: of }), value, warnings });
   });
   const scores = Object.entries(score.values).flatMap(([key, value]): Told[] => {

@@ -5,18 +5,44 @@
 import { ABSENT, type Each, type Scope, type Source, type Step } from '../steps';
 import type { CauseId, Causes } from '../steps';
 import type { State } from '../design';
+import { configurationOf, configured } from '../mass';
 import type { StepCache } from './cache';
 
+/** Place of what is done once: for the aircraft as drawn. */
 const ONCE = '';
 
 /** The aircraft lacks the part that a result is about. */
 class PartAbsent extends Error {}
 
+/** The documents that the states fly, where they are not as drawn. */
+interface Flown {
+  /** by state: where its own of what is done once stands */ readonly placeOf: ReadonlyMap<string, string>;
+  /** by such a place */ readonly sources: ReadonlyMap<string, Source>;
+}
+
+function flownAs(source: Source): Flown {
+  const placeOf = new Map<string, string>(),
+    sources = new Map([[ONCE, source]]);
+  for (const s of source.design.states) {
+    const flaps = s.flaps?.filter((f) => f.angle !== 0) ?? [],
+      changes = configurationOf(s);
+    const plain = changes === '' && flaps.length === 0,
+      place = plain ? ONCE : `as ${changes}${JSON.stringify(flaps)}`;
+    placeOf.set(s.id, place).set(place, place);
+    if (plain || sources.has(place)) continue;
+    const design = configured(source.design, s);
+    sources.set(place, { ...source, design, ...(flaps.length > 0 ? { flaps } : {}) });
+  }
+  return { placeOf, sources };
+}
+
 export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();
   private readonly found = new Map<Step, Map<string, unknown>>();
-  private readonly slices = new Map<Step, string>();
+  private readonly slices = new Map<string, string>();
   private readonly states: ReadonlyMap<string, State>;
+  private readonly flown: Flown;
+  /** where what is done once is asked for when no state is named */ private readonly home: string = ONCE;
   /** what sets it apart from its base */ private readonly mark: string;
 
   /** @param base the same document with only `moved` at another value */
@@ -28,6 +54,7 @@ export class Run {
     private readonly moved: CauseId | null = null,
   ) {
     this.states = base ? base.states : new Map(source.design.states.map((l) => [l.id, l]));
+    this.flown = base ? base.flown : flownAs(source);
     this.mark = moved ? `~${moved}:${causes[moved]}` : '';
   }
 
@@ -43,7 +70,7 @@ export class Run {
   of<O>(step: Step<O, 'all'>): O;
   of<O>(step: Step<O, 'state'>, state: string): O;
   of<O>(step: Step<O, Scope>, state: string): O;
-  of(step: Step, state = ONCE): unknown {
+  of(step: Step, state = this.home): unknown {
     const found = this.read(step, state);
     if (found === ABSENT) throw new PartAbsent(step.id);
     return found;
@@ -52,19 +79,37 @@ export class Run {
   /** The same, null where the aircraft lacks what it is about. */
   maybe<O>(step: Step<O, 'all'>): O | null;
   maybe<O>(step: Step<O, 'state'>, state: string): O | null;
-  maybe(step: Step, state = ONCE): unknown {
+  maybe(step: Step, state = this.home): unknown {
     const found = this.read(step, state);
     return found === ABSENT ? null : found;
   }
 
   /** The same for what is read off it: ABSENT comes out as it is. */
-  read(step: Step, state = ONCE): unknown {
+  read(step: Step, state = this.home): unknown {
     if (this.sharedWithBase(step)) return this.base!.read(step, state);
-    const at = step.scope === 'all' ? ONCE : state;
+    const at = this.placeOf(step, state);
     let known = this.found.get(step);
     if (!known) this.found.set(step, (known = new Map()));
     if (!known.has(at)) known.set(at, this.find(step, at));
     return known.get(at);
+  }
+
+  /** The document as a state flies it; as it is written for the whole design. */
+  sourceOf(state: string): Source {
+    return this.flown.sources.get(this.flown.placeOf.get(state) ?? ONCE)!;
+  }
+
+  /** The same run asked from a state: its source is the aircraft as that state flies it, and so is what is done once. */
+  inState(state: string): Run {
+    const home = this.flown.placeOf.get(state) ?? ONCE;
+    if (home === this.home) return this;
+    const from: Run = Object.create(Run.prototype);
+    return Object.assign(from, this, { home, source: this.sourceOf(home) });
+  }
+
+  /** A state that changes the aircraft has its own of what else is done once. */
+  private placeOf(step: Step, state: string): string {
+    return step.scope === 'state' ? state : (this.flown.placeOf.get(state) ?? ONCE);
   }
 
   private sharedWithBase(step: Step): boolean {
@@ -75,7 +120,7 @@ export class Run {
     return this.cache.kept(step.id, this.keyOf(step, state), step.keeps, () => {
       const results = this.resultsFor(step, state);
       if (!results) return ABSENT;
-      const slice = step.slice(this.source, this.states.get(state)!);
+      const slice = step.slice(this.sourceOf(state), this.states.get(state)!);
       try {
         return Object.freeze(step.run(results, slice, this.causes, this.cache.partsOf(step)));
       } catch (e) {
@@ -110,7 +155,7 @@ export class Run {
   /** What a step's result depends on: with a cause moved, all that it did and where that cause is. */
   keyOf(step: Step, state: string): string {
     if (this.sharedWithBase(step)) return this.base!.keyOf(step, state);
-    const at = step.scope === 'all' ? ONCE : state;
+    const at = this.placeOf(step, state);
     let known = this.keys.get(step);
     if (!known) this.keys.set(step, (known = new Map()));
     let key = known.get(at);
@@ -131,10 +176,12 @@ export class Run {
 
   /** What a step reads without asking for the state is gone through once. */
   private sliceOf(step: Step, state: string): string {
-    const content = () => this.cache.contentOfSlice(step.slice(this.source, this.states.get(state)!));
+    const content = () =>
+      this.cache.contentOfSlice(step.slice(this.sourceOf(state), this.states.get(state)!));
     if (step.slice.length > 1) return content();
-    let known = this.slices.get(step);
-    if (known === undefined) this.slices.set(step, (known = content()));
+    const at = `${step.id} ${this.flown.placeOf.get(state) ?? ONCE}`;
+    let known = this.slices.get(at);
+    if (known === undefined) this.slices.set(at, (known = content()));
     return known;
   }
 

@@ -36,6 +36,7 @@ export const wheelSchema = z.strictObject({
   y: field(between(-5, 5), 'length', 'out from the middle'),
   z: field(between(-5, 5), 'length', 'height'),
   diameter: field(above(1), 'length', 'diameter').optional(),
+  /** goes in where a state has its gear up */ retracts: z.boolean().optional(),
 });
 
 /** Size of a thing inside the body [m]. */
@@ -134,6 +135,26 @@ export const stateFields = {
     .optional(),
   towed: towedSchema.optional(),
   hover: z.boolean().optional(),
+  /** flaps and drooped ailerons, by surface and control [rad, down positive] */ flaps: z
+    .array(
+      z.strictObject({
+        surface: id,
+        control: id,
+        angle: field(between(-0.7, 0.7), 'angle', 'set to', { usual: [-0.1, 0.7] }),
+      }),
+    )
+    .max(12)
+    .optional(),
+  /** surfaces set to another incidence than drawn [rad] */ set: z
+    .array(z.strictObject({ surface: id, incidence: field(between(-0.8, 0.8), 'angle', 'incidence') }))
+    .max(8)
+    .optional(),
+  /** wheels that retract are in */ gear: z.literal('up').optional(),
+  /** thrusters that are folded in, stopped and out of the air stream */ stowed: z
+    .array(id)
+    .max(24)
+    .optional(),
+  /** parts of the swap set flown in place of their own */ fitted: z.array(id).max(6).optional(),
   /** how it leaves and comes back; as such an aircraft usually does where left out */
   leaving: z.enum(LEAVING).optional(),
   returning: z.enum(RETURNING).optional(),

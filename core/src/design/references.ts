@@ -45,10 +45,23 @@ function weighed(d: Design, names: Names): void {
     if (planned.kind === 'part' && !i.part)
       names.problems.push(`item “${i.name}” follows a part, but does not say which`);
   }
-  for (const l of d.states)
-    for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])])
-      names.needs(`state “${l.name}”`, 'item', k);
   for (const s of d.scale) names.needs('a weighing', 'state', s.state);
+}
+
+function inStates(d: Design, names: Names): void {
+  for (const l of d.states) {
+    const who = `state “${l.name}”`;
+    for (const k of [...(l.moved ?? []).map((m) => m.item), ...(l.absent ?? [])]) names.needs(who, 'item', k);
+    for (const s of l.set ?? []) names.needs(who, 'surface', s.surface);
+    for (const t of l.stowed ?? []) names.needs(who, 'thruster', t);
+    for (const f of l.fitted ?? [])
+      if (!names.has('parts of the swap set', f))
+        names.problems.push(`${who} is flown with “${f}”, which is not in the swap set`);
+    for (const { surface, control } of l.flaps ?? []) {
+      const has = d.surfaces.find((s) => s.id === surface)?.controls.some((c) => c.id === control);
+      if (!has) names.problems.push(`${who} sets a flap “${control}” of “${surface}” that does not exist`);
+    }
+  }
 }
 
 function driven(d: Design, names: Names): void {
@@ -86,6 +99,7 @@ export function referenceProblems({ brief, design }: DesignDocument): string[] {
   names.add('tasks', brief.tasks);
   drawn(design, names);
   weighed(design, names);
+  inStates(design, names);
   driven(design, names);
   flown(brief, names);
   const wings = design.surfaces.filter((s) => s.role === 'wing').length;

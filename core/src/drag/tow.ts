@@ -24,6 +24,20 @@ export function hungMass(t: Towed): number {
   return t.mass + LINE_DENSITY * (Math.PI / 4) * t.lineDiameter ** 2 * t.line;
 }
 
+/**
+ * Moment of its backward pull about the CG over q S c, nose up positive: a hook above the CG lifts the nose. Its weight
+ * bears on the hook and is in the CG.
+ */
+export function towMoment(
+  t: Towed,
+  speed: number,
+  density: number,
+  { z, area, chord }: { /** of the CG [m] */ z: number; area: number; chord: number },
+): number {
+  const q = 0.5 * density * speed * speed;
+  return (towedLine(t, speed, density).drag * (t.z - z)) / (q * area * chord);
+}
+
 /** @param density of the air [kg/m3] */
 export function towedLine(t: Towed, speed: number, density: number): TowShape {
   const q = 0.5 * density * speed * speed;

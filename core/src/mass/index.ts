@@ -29,4 +29,5 @@ export {
   labelText,
   partsFor,
 } from './swaps';
+export { configurationOf, configured } from './configured';
 export { aboard, followsMembers, itemOfPart, linkParts, partMass, standsWherePut } from './parts';

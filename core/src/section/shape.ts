@@ -8,6 +8,7 @@ import { arcLine, bentPlate, classShape, foldLine, naca4, naca4Modified, naca5 }
 import { blendOf, scaled, stepped, warped, withFlap, type BuildErrors, type Step } from './modify';
 import { heldAtNose, NOSE_STALL } from './noseStall';
 import { platePolar } from './plate';
+import { beyondFlow, effectiveAngle, FLOW, movedPolar, movedSet, type FlapIncrements } from './flapped';
 import type { FlowPoint } from './flowPoint';
 import {
   analyseAngles,
@@ -51,6 +52,8 @@ export interface ShapeChange {
 /** What the polars of a shape are computed from. */
 export interface SectionModel {
   /** as it is built */ readonly outline: Contour;
+  /** with the camber line that a wing in potential flow is to see */ readonly lifting: Contour;
+  /** what a flap adds that is set further than the flow follows */ readonly beyond: FlapIncrements | null;
   readonly flow:
     | {
         kind: 'coupled';
@@ -119,12 +122,34 @@ export function plainContour(shape: PlainShape, n = PICTURE_POINTS): Contour {
   }
 }
 
+type Drawn = Pick<SectionModel, 'outline' | 'flow'>;
+
+/** The shape with its flap set to an angle. */
+const flapAt = (change: ShapeChange, angle: number): ShapeChange => ({
+  ...change,
+  flap: change.flap && { ...change.flap, angle },
+});
+
 /** @throws DomainError naming what is wrong with the shape */
 export function sectionModel(
   shape: ShapeSpec,
   change: ShapeChange | null = null,
   n = PICTURE_POINTS,
 ): SectionModel {
+  const flap = change?.flap,
+    drawn = drawnModel(shape, change, n);
+  if (!change || !flap || Math.abs(flap.angle) <= FLOW)
+    return { ...drawn, lifting: drawn.outline, beyond: null };
+  const still = effectiveAngle(flap.angle),
+    lifting = drawnModel(shape, flapAt(change, still), n);
+  // sheets are computed from tests and theory: theirs is the deflection that still acts
+  if (drawn.flow.kind === 'thin')
+    return { outline: drawn.outline, lifting: lifting.outline, flow: lifting.flow, beyond: null };
+  const followed = drawnModel(shape, flapAt(change, Math.sign(flap.angle) * FLOW), n);
+  return { ...followed, outline: drawn.outline, lifting: lifting.outline, beyond: beyondFlow(flap) };
+}
+
+function drawnModel(shape: ShapeSpec, change: ShapeChange | null, n: number): Drawn {
   const altered = (c: Contour): Contour => {
     if (!change) return c;
     const s = change.thickness !== 1 || change.camber !== 1 ? scaled(c, change.thickness, change.camber) : c;
@@ -201,9 +226,11 @@ export function flowPolar(model: SectionModel, reynolds: number, options?: Parti
 
 /** Polar of a shape at one Reynolds number, by the method that fits it. */
 export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
-  const { flow } = model,
+  const { flow, beyond } = model,
     p = flowPolar(model, reynolds, options);
-  return flow.kind === 'thin' ? p : withAdded(p, flow.addedDrag, flow.note);
+  if (flow.kind === 'thin') return p;
+  const built = withAdded(p, flow.addedDrag, flow.note);
+  return beyond ? movedPolar(built, beyond) : built;
 }
 
 /** Key of a flow model's polar. */
@@ -229,7 +256,8 @@ export function modelPolars(
   reynolds: readonly number[],
   options?: Partial<PolarOptions>,
 ): PolarSet {
-  const { flow } = model;
+  const { flow, beyond } = model;
+  if (beyond) return movedSet(modelPolars({ ...model, beyond: null }, reynolds, options), beyond);
   if (flow.kind === 'thin') {
     const t = thinAirfoil(flow.slope);
     return { polars: reynolds.map((re) => modelPolar(model, re)), zeroLift: t.zeroLift, moment: t.moment };
@@ -248,6 +276,7 @@ export function warpedModel(model: SectionModel, e: BuildErrors): SectionModel {
   if (model.flow.kind === 'thin') {
     const { slope, thickness } = model.flow;
     return {
+      ...model,
       outline,
       flow: {
         kind: 'thin',
@@ -256,7 +285,7 @@ export function warpedModel(model: SectionModel, e: BuildErrors): SectionModel {
       },
     };
   }
-  return { outline, flow: { ...model.flow, contour: warped(model.flow.contour, e) } };
+  return { ...model, outline, flow: { ...model.flow, contour: warped(model.flow.contour, e) } };
 }
 
 export interface AnalysedPoint {
@@ -272,6 +301,40 @@ export interface Analysis {
   readonly warnings: readonly string[];
 }
 
+const MIXED = [
+  'cl',
+  'cd',
+  'cm',
+  'transitionUpper',
+  'transitionLower',
+  'separationUpper',
+  'separationLower',
+] as const;
+
+/** Between the two points on either side of an angle; null outside the polar. */
+function pointAt({ points }: Polar, alpha: number): FlowPoint | null {
+  const i = points.findIndex((q) => q.alpha >= alpha);
+  if (i < 1) return points[0]?.alpha === alpha ? points[0] : null;
+  const [a, b] = [points[i - 1], points[i]],
+    t = (alpha - a.alpha) / (b.alpha - a.alpha);
+  const between = Object.fromEntries(MIXED.map((k) => [k, a[k] + t * (b[k] - a[k])]));
+  return { ...a, ...between, alpha };
+}
+
+/** What a polar says at given angles. */
+function analysisOf(p: Polar, alphas: readonly number[]): Analysis {
+  return {
+    points: alphas.map((alpha) => {
+      const point = pointAt(p, alpha);
+      return { alpha, converged: point !== null, point };
+    }),
+    clMax: p.clMax,
+    alphaClMax: p.alphaStall,
+    confidence: p.confidence,
+    warnings: p.warnings,
+  };
+}
+
 /**
  * A shape at given angles, and its largest lift; the latter is walked to when the angles do not reach it.
  * @param alphas [rad]
@@ -285,6 +348,7 @@ export function analyseModel(
 ): Analysis {
   const { flow } = model;
   const sorted = [...alphas].sort((a, b) => a - b);
+  if (model.beyond) return analysisOf(modelPolar(model, reynolds, options), sorted);
   const low =
     flow.kind === 'coupled' && reynolds < LEAST_COUPLED ? modelPolar(model, reynolds, options) : null;
   if (flow.kind === 'thin' || (low && low.points.every((q) => q.how === 'table'))) {

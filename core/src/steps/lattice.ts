@@ -2,6 +2,7 @@
 import {
   bodySlopes,
   coupleStrips,
+  drooped,
   momentLines,
   nearMoments,
   sideslipSlopes,
@@ -30,7 +31,7 @@ export const lattice = step({
   // nothing flows about what has no wing
   needs: { sections, shape },
   keeps: SHAPES,
-  slice: ({ design }) => ({ surfaces: design.surfaces }),
+  slice: ({ design, flaps }) => ({ surfaces: drooped(design, flaps).surfaces }),
   run: ({ sections }, design): LatticeSolution => solveLattice(design, sections.contours),
 });
 

@@ -4,7 +4,7 @@ import type { Air } from '../air';
 import type { Design } from '../design';
 import { stallSpeed } from '../flight';
 import { nearestPolar, type PolarSet } from '../section';
-import { actingLift, findLiftLimit, largestLift, type LiftAtStall } from '../surface';
+import { actingLift, drooped, findLiftLimit, largestLift, type LiftAtStall } from '../surface';
 import { air } from './air';
 import { balance, heaviestKnown } from './balance';
 import { off } from './causes';
@@ -29,7 +29,7 @@ export const sweeps = step({
   scope: 'all',
   needs: { sections, coupled, latticeFree },
   keeps: 12,
-  slice: ({ design }) => ({ surfaces: design.surfaces }),
+  slice: ({ design, flaps }) => ({ surfaces: drooped(design, flaps).surfaces }),
   run: ({ sections, coupled, latticeFree }, design): Sweeps => {
     const nodes = new Map<string, LiftAtStall>();
     const kept = (node: string, make: () => LiftAtStall): LiftAtStall => {
@@ -92,7 +92,9 @@ function roughSection(
   return null;
 }
 
-const mainWing = ({ design }: Source) => ({ wing: design.surfaces.find((s) => s.role === 'wing')! });
+const mainWing = ({ design, flaps }: Source) => ({
+  wing: drooped(design, flaps).surfaces.find((s) => s.role === 'wing')!,
+});
 
 export const lift = step({
   id: 'lift',
@@ -178,8 +180,8 @@ const stallAngles = step({
   },
 });
 
-function liftRemarks({ rough, unsure }: Lift, { design }: Source): Said[] {
-  const name = rough && design.sections.find((s) => s.id === rough.section)!.name;
+function liftRemarks({ rough, unsure }: Lift, { design, flaps }: Source): Said[] {
+  const name = rough && drooped(design, flaps).sections.find((s) => s.id === rough.section)!.name;
   return [
     ...(rough ? [say('rough-section', { name: name as string, warning: rough.warning })] : []),
     ...remark(unsure, 'stall-not-settled', {}),

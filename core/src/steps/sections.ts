@@ -16,8 +16,8 @@ import {
   type PolarSet,
   type SectionModel,
 } from '../section';
-import { heaviestState, itemPoints } from '../mass';
-import { referencePlanform } from '../surface';
+import { configured, heaviestState, itemPoints } from '../mass';
+import { drooped, referencePlanform } from '../surface';
 import { step } from './step';
 import { part } from './quantity';
 
@@ -69,7 +69,7 @@ export function missingPolars(design: Design): PolarTask[] {
   const out = new Map<string, PolarTask>(),
     slow = fliesSlow(design);
   if (!hasWing(design)) return [];
-  for (const { shape, change } of design.sections) {
+  for (const { shape, change } of sectionsFlown(design)) {
     let model: SectionModel;
     try {
       model = modelOf({ shape, change }, TABLE_POINTS);
@@ -83,6 +83,12 @@ export function missingPolars(design: Design): PolarTask[] {
     }
   }
   return [...out.values()];
+}
+
+/** With those of every state that sets its flaps. */
+function sectionsFlown(design: Design): Section[] {
+  const all = design.states.flatMap((s) => drooped(configured(design, s), s.flaps).sections);
+  return [...new Map([...design.sections, ...all].map((s) => [s.id, s])).values()];
 }
 
 /** Computes one of them. @throws DomainError */
@@ -102,8 +108,8 @@ export const sections = step({
   scope: 'all',
   needs: {},
   keeps: 24,
-  slice: ({ design }) => ({
-    sections: design.sections.map(({ id, shape, change }) => ({ id, shape, change })),
+  slice: ({ design, flaps }) => ({
+    sections: drooped(design, flaps).sections.map(({ id, shape, change }) => ({ id, shape, change })),
     slow: fliesSlow(design),
   }),
   run: (_, slice, _causes, keep): Sections => {
@@ -113,10 +119,10 @@ export const sections = step({
     for (const s of slice.sections) {
       const inputs = [s.shape, s.change ?? null];
       const model = keep('contour', inputs, () => modelOf(s, TABLE_POINTS));
-      contours.set(s.id, model.outline);
+      contours.set(s.id, model.lifting);
       facts.set(
         s.id,
-        keep('facts', inputs, () => contourFacts(model.outline)),
+        keep('facts', inputs, () => contourFacts(model.lifting)),
       );
       const wanted = reynoldsFor(slice.slow, model);
       const set = keep('polars', [inputs, wanted], () => modelPolars(model, wanted));

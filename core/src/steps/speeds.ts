@@ -11,7 +11,7 @@ import {
   type FlaringCurves,
   type PropellerCurve,
 } from '../power';
-import { sectionTrust, type SectionTrust } from '../surface';
+import { drooped, sectionTrust, type SectionTrust } from '../surface';
 import { asked } from './air';
 import { heaviest } from './balance';
 import { sections } from './sections';
@@ -106,7 +106,7 @@ export const trust = step({
   scope: 'all',
   byContent: true,
   needs: { asked, sections, speeds },
-  slice: ({ design }) => ({ surfaces: design.surfaces }),
+  slice: ({ design, flaps }) => ({ surfaces: drooped(design, flaps).surfaces }),
   run: ({ asked, sections, speeds }, design): SectionTrust =>
     sectionTrust(design, sections.polars, (c) => (0.7 * speeds.usual * c * asked.density) / asked.viscosity),
 });

@@ -9,6 +9,7 @@ import type { CauseId, Causes } from './causes';
 export interface Source {
   readonly brief: Brief;
   readonly design: Design;
+  /** set in the states that these steps are of */ readonly flaps?: State['flaps'];
 }
 
 /** Result of a step of a part that the aircraft has not; so is what needs it. */

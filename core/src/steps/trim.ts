@@ -1,6 +1,7 @@
 /** Elevator at the work speed, and the Reynolds numbers that the wing meets. */
 import { G0 } from '../air';
 import { powertrainOf } from '../design';
+import { towMoment } from '../drag';
 import { thrustMoment } from '../layout';
 import { solveTrim, type TrimState } from '../surface';
 import { air } from './air';
@@ -13,19 +14,20 @@ import { shape } from './shape';
 import { aero } from './stability';
 import { NOTHING, step } from './step';
 
-/** With the thrust that holds the speed turning it about its CG. */
+/** With the thrust that holds the speed turning it about its CG, and what it tows. */
 export const trim = step({
   id: 'trim',
   scope: 'state',
   needs: { air, shape, aero, balance, airframe, work },
   causes: ['z'],
-  slice: ({ design }) => {
+  slice: ({ design }, { towed }) => {
     const { unpowered, propeller } = powertrainOf(design);
     return {
       unpowered: unpowered ?? false,
       x: propeller.x,
       z: propeller.z,
       downThrust: propeller.downThrust,
+      towed,
     };
   },
   run: ({ air, shape, aero, balance: { state }, airframe, work }, propeller, f): TrimState => {
@@ -33,8 +35,12 @@ export const trim = step({
       q = 0.5 * air.density * work.speed ** 2;
     const pulls = !propeller.unpowered && work.held !== 'on rotors',
       pull = pulls ? airframe.drag(work.speed) : 0;
-    const moment = thrustMoment(propeller, pull, q, area, mac, { x: state.x, z: heightOf(state, f) });
-    return solveTrim(aero, (state.mass * G0) / (q * area), state.x, moment.cm);
+    const z = heightOf(state, f),
+      moment = thrustMoment(propeller, pull, q, area, mac, { x: state.x, z });
+    const tow = propeller.towed
+      ? towMoment(propeller.towed, work.speed, air.density, { z, area, chord: mac })
+      : 0;
+    return solveTrim(aero, (state.mass * G0) / (q * area), state.x, moment.cm + tow);
   },
 });
 
@@ -57,7 +63,7 @@ const TRIM = {
       name: 'Elevator to trim at lap speed',
       kind: 'angle',
       station: 'balance',
-      formula: 'Cm about {cgX} = 0, thrust line included',
+      formula: 'Cm about {cgX} = 0, thrust line and the pull of a towed body included',
       method: VLM,
       read: (r) => r.elevator,
     },

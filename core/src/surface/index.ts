@@ -2,6 +2,8 @@ export { referencePlanform, secondWings } from './planform';
 export { planformOf, stationAt, blendStations, tailVolume } from './planform';
 export type { Planform } from './planform';
 export { gridOf } from './panels';
+export { drooped } from './drooped';
+export type { Drawn, FlapSetting } from './drooped';
 export { isMirrored, placeOf } from './place';
 export { planEdges } from './edges';
 export type { EdgePlan, StripEdges } from './edges';

@@ -38,13 +38,14 @@ const without = ({ sweep: _sweep, ...rest }: StallRemedy): Omit<StallRemedy, 'sw
 /** @throws DomainError from a design that cannot be solved */
 export function layoutAdvice(
   brief: Brief,
-  design: Design,
+  drawn: Design,
   cal: Calibration,
   ledger: Ledger,
   loadingId: string,
   cache: StepCache,
 ): LayoutAdvice {
-  const run = runOf({ brief, design }, cal, cache),
+  const run = runOf({ brief, design: drawn }, cal, cache).inState(loadingId),
+    { design } = run.source,
     shift = run.causes.neutralPoint - 1,
     aero = run.of(aeroStep),
     air = run.of(airStep),

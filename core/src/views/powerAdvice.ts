@@ -94,7 +94,7 @@ export function rubberAdvice(
   const r = powertrainOf(design).rubber,
     loading = design.states.find((l) => l.id === loadingId);
   if (!r || !loading) throw new DomainError('unknown-name', 'this design has no rubber motor');
-  const run = runOf({ brief, design }, cal, cache),
+  const run = runOf({ brief, design }, cal, cache).inState(loadingId),
     of = rubberCase(run, loading.id, r);
   const bladesFor = (pitch: number, flare: number) =>
     pitch === r.propeller.pitch && flare > 0 === r.flare > 0

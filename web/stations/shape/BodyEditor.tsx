@@ -111,6 +111,7 @@ export function BodyEditor() {
                 label: 'Diameter',
                 cell: { type: 'quantity', optional: true },
               },
+              { key: 'retracts', label: 'Goes in', width: 48, cell: { type: 'check' } },
             ]}
           />
         )}

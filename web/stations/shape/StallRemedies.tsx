@@ -3,6 +3,8 @@
 import { Button } from '@mantine/core';
 import type { LayoutAdvice } from '@skiametra/core/views';
 import { useState } from 'react';
+import { DocField } from '../../parts/fields/DocField';
+import { DESIGN } from '../../parts/paths';
 import { Sentence } from '../../parts/Sentence';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { askCore } from '../../workers/coreClient';
@@ -42,7 +44,13 @@ export function StallRemedies() {
   return (
     <section className="block" aria-label="What would mend it">
       <h2>What would mend it</h2>
-      <Button size="xs" variant="light" loading={busy} onClick={() => void ask()}>
+      <DocField
+        label="Ailerons are to answer past the first stall"
+        optional
+        path={`${DESIGN}.flight.aileronReserve`}
+        hint="2.5° where left empty"
+      />
+      <Button size="xs" variant="light" mt={6} loading={busy} onClick={() => void ask()}>
         {a ? 'Work it out again' : 'Work it out'}
       </Button>
       {trouble && (

@@ -1,12 +1,12 @@
 'use client';
 /** Tables of one surface, of the body and what sticks out of it, and of what some layouts have besides. */
-import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import type { Surface } from '@skiametra/core/design';
-import { isMirrored } from '@skiametra/core/surface';
 import { DocField } from '../../parts/fields/DocField';
 import { DESIGN } from '../../parts/paths';
 import { DocTable, freshId } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { Servos } from './Servos';
+import { SurfaceRole } from './SurfaceRole';
 
 const KINDS = ['aileron', 'elevator', 'rudder', 'flap', 'elevon', 'flaperon', 'ruddervator'];
 
@@ -14,7 +14,6 @@ export function SurfaceEditor({ id }: { id: string }) {
   const surface = useWorkspace((w) => w.content.document.design.surfaces.find((s) => s.id === id));
   const index = useWorkspace((w) => w.content.document.design.surfaces.findIndex((s) => s.id === id));
   const sections = useWorkspace((w) => w.content.document.design.sections);
-  const edit = useWorkspace((w) => w.edit);
   if (!surface) return null;
   const P = `${DESIGN}.surfaces.${id}`;
   const s = surface.stations;
@@ -101,58 +100,8 @@ export function SurfaceEditor({ id }: { id: string }) {
           ]}
         />
       </section>
-      <details>
-        <summary className="dim clickable">Role, both sides, joints</summary>
-        <div className="fields mt8">
-          {surface.role !== 'wing' && (
-            <NativeSelect
-              size="xs"
-              label="Role"
-              value={surface.role}
-              onChange={(e) => edit({ type: 'set', path: `${P}.role`, value: e.currentTarget.value })}
-              data={[
-                { value: 'tail', label: 'behind the wing' },
-                { value: 'canard', label: 'ahead of the wing' },
-                { value: 'fin', label: 'upright' },
-              ]}
-            />
-          )}
-          <DocField label="Beside the middle, y" path={`${P}.y`} />
-          {surface.role === 'fin' && (
-            <Checkbox
-              size="xs"
-              label="on both sides"
-              checked={isMirrored(surface)}
-              onChange={(e) => edit({ type: 'set', path: `${P}.mirror`, value: e.currentTarget.checked })}
-            />
-          )}
-          <Checkbox
-            size="xs"
-            label="comes apart in the middle"
-            checked={surface.joints?.includes(0) ?? false}
-            onChange={(e) =>
-              edit({
-                type: 'set',
-                path: `${P}.joints`,
-                value: e.currentTarget.checked
-                  ? [0, ...(surface.joints ?? [])]
-                  : (surface.joints ?? []).filter((j) => j !== 0),
-              })
-            }
-          />
-        </div>
-        {surface.role !== 'wing' && (
-          <Button
-            size="xs"
-            variant="subtle"
-            color="red"
-            mt={6}
-            onClick={() => edit({ type: 'remove', path: `${DESIGN}.surfaces`, index })}
-          >
-            Remove this surface
-          </Button>
-        )}
-      </details>
+      <Servos path={P} surface={surface} />
+      <SurfaceRole path={P} index={index} surface={surface} />
     </div>
   );
 }

@@ -21,7 +21,7 @@ export function byMass(doc: DesignDocument, stateId: string, cache: StepCache): 
   const { brief, design, calibration } = doc,
     state = design.states.find((l) => l.id === stateId);
   if (!state) throw new DomainError('unknown-name', `there is no state ${stateId}`);
-  const run = runOf({ brief, design }, calibration, cache),
+  const run = runOf({ brief, design }, calibration, cache).inState(stateId),
     frame = run.maybe(airframe, stateId),
     thrust = run.maybe(fullThrust);
   if (!frame) return null;

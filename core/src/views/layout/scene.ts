@@ -52,12 +52,13 @@ const value = (ledger: Ledger, id: QuantityId, at: string) => entryOf(ledger, id
  * @throws DomainError when the ledger stopped, or the state is unknown
  */
 export function sceneOf(of: Inputs, stateId: string, cache: StepCache, asked?: number): Scene {
-  const { brief, design, calibration, ledger } = of,
-    loading = design.states.find((l) => l.id === stateId);
+  const { brief, calibration, ledger } = of,
+    loading = of.design.states.find((l) => l.id === stateId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${stateId}`);
   if (ledger.stopped && ledger.entries.length === 0)
     throw new DomainError('out-of-range', sentence(ledger.stopped));
-  const run = runOf({ brief, design }, calibration, cache),
+  const run = runOf({ brief, design: of.design }, calibration, cache).inState(loading.id),
+    { design } = run.source,
     air = run.of(airStep),
     aero = run.of(aeroStep),
     { wing } = run.of(shape),

@@ -25,8 +25,10 @@ export interface StateRow {
 
 export function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] {
   const at = (id: QuantityId, l: string) => entryOf(ledger, id, l)?.value ?? NaN;
+  const { marginMin, marginMax } = design.flight;
   return design.states.map((l) => {
-    const { state: s } = run.of(balance, l.id);
+    const { state: s } = run.of(balance, l.id),
+      margin = at('staticMargin', l.id);
     return {
       loading: l.id,
       name: l.name,
@@ -36,11 +38,11 @@ export function stateRows(design: Design, ledger: Ledger, run: Run): StateRow[] 
       ixx: s.ixx,
       iyy: s.iyy,
       izz: s.izz,
-      margin: at('staticMargin', l.id),
+      margin,
       yaw: at('yawStiffness', l.id),
       extraDrag: (l.addedDrag ?? 0) + (l.towed?.dragArea ?? 0),
       hover: hovers(design, l),
-      inside: hovers(design, l) || (s.x >= at('cgForward', 'all') - 1e-6 && s.x <= at('cgAft', 'all') + 1e-6),
+      inside: hovers(design, l) || (margin >= marginMin - 1e-5 && margin <= marginMax + 1e-5),
     };
   });
 }

@@ -79,17 +79,18 @@ export interface PowerReport {
 /** @throws DomainError when the ledger stopped, or the loading is unknown */
 export function powerReport(
   brief: Brief,
-  design: Design,
+  drawn: Design,
   cal: Calibration,
   ledger: Ledger,
   loadingId: string,
   cache: StepCache,
 ): PowerReport {
-  const loading = design.states.find((l) => l.id === loadingId);
+  const loading = drawn.states.find((l) => l.id === loadingId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${loadingId}`);
   if (ledger.stopped && ledger.entries.length === 0)
     throw new DomainError('out-of-range', sentence(ledger.stopped));
-  const run = runOf({ brief, design }, cal, cache);
+  const run = runOf({ brief, design: drawn }, cal, cache).inState(loadingId),
+    { design } = run.source;
   if (!hasWing(design)) return rotorsAlone(run, ledger, loading);
   const f = actingFactors(factorsOf(cal.mean), run.of(trust)),
     { cruise, lifting } = run.of(drives),

@@ -24,17 +24,18 @@ export interface RotorReport {
 
 /** @returns null where no rotor lifts it @throws DomainError where the state is unknown */
 export function rotorReport(
-  { brief, design, calibration }: DesignDocument,
+  { brief, design: drawn, calibration }: DesignDocument,
   ledger: Ledger,
   stateId: string,
   cache: StepCache,
 ): RotorReport | null {
-  const loading = design.states.find((l) => l.id === stateId);
+  const loading = drawn.states.find((l) => l.id === stateId);
   if (!loading) throw new DomainError('unknown-name', `there is no state ${stateId}`);
-  const places = liftingPlaces(design);
+  const run = runOf({ brief, design: drawn }, calibration, cache).inState(stateId),
+    { design } = run.source,
+    places = liftingPlaces(design);
   if (places.length === 0) return null;
-  const run = runOf({ brief, design }, calibration, cache),
-    { state } = run.of(balance, loading.id),
+  const { state } = run.of(balance, loading.id),
     share = run.of(shares, loading.id);
   const { lift, propeller } = powertrainOf(design),
     driven = lift?.propeller.diameter ?? (places.some((p) => p.tilts) ? propeller.diameter : null);

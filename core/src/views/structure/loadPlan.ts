@@ -11,7 +11,7 @@ export function loadPlan(
   test: Pick<LoadTest, 'kind' | 'direction' | 'to' | 'bag' | 'count'>,
   cache: StepCache,
 ): LoadPlan | null {
-  const run = runOf({ brief, design }, calibration, cache),
+  const run = runOf({ brief, design }, calibration, cache).inState(state),
     b = run.maybe(bearing),
     of = run.maybe(cases, state);
   if (!b || !of) return null;

@@ -81,7 +81,7 @@ export function structureReport(
 ): StructureReport | null {
   if (!design.states.some((s) => s.id === state))
     throw new DomainError('unknown-name', `there is no state ${state}`, { state });
-  const run = runOf({ brief, design }, calibration, cache),
+  const run = runOf({ brief, design }, calibration, cache).inState(state),
     b = run.maybe(bearing),
     found = b && run.maybe(cases, state),
     verdict = b && run.maybe(verdicts, state);

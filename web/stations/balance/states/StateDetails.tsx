@@ -15,6 +15,7 @@ import { DocField } from '../../../parts/fields/DocField';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { useWinged } from '../../../parts/rotors/useRotors';
 import { deg } from '../saidAs';
+import { Flown } from './Flown';
 import { Absent, Moved } from './Moved';
 import { StateExtras } from './StateExtras';
 import { useStateInView } from './useStateInView';
@@ -38,6 +39,7 @@ export function StateDetails({ cgX, tow }: Props) {
           thrust. What it is told with stands under Flight.
         </p>
       )}
+      <Flown />
       <StateExtras cgX={cgX} />
       {state.towed && (
         <div className="fields four">

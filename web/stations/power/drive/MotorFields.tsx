@@ -14,6 +14,7 @@ export function MotorFields({ at, tracked }: { at: string; tracked?: boolean | u
       <DocField label="At most" path={`${at}.maxCurrent`} tracked={tracked} />
       <DocField label="Mass" optional path={`${at}.mass`} />
       <DocField label="Gear, to one" optional path={`${at}.gear`} />
+      <DocField label="of which it passes on" optional path={`${at}.gearEfficiency`} />
       <DocField label="Winding limit" optional path={`${at}.maxTemperature`} hint="120 °C where left empty" />
     </div>
   );
