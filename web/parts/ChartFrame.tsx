@@ -16,6 +16,7 @@ import {
 import { UnstyledButton, useComputedColorScheme } from '@mantine/core';
 import { useEffect, useRef } from 'react';
 import { formatNumber, shownUnit, toShown, unitLabel, type KindName } from '@skiametra/core/units';
+import { chartMarks, type Stretch, type Upright } from './chartMarks';
 import { useWorkspace } from './workspace/useWorkspace';
 
 Chart.register(
@@ -50,7 +51,12 @@ export interface ChartProps {
   /** the operating point */ at?: { x: number; y: number; name: string } | null;
   height?: number;
   yFromZero?: boolean;
+  /** named places along x */ uprights?: readonly Upright[];
+  /** named stretches of x */ stretches?: readonly Stretch[];
 }
+
+const NO_UPRIGHTS: readonly Upright[] = [],
+  NO_STRETCHES: readonly Stretch[] = [];
 
 const LOOKS = {
   predicted: '--predicted',
@@ -154,6 +160,8 @@ export function ChartFrame({
   at,
   height = 260,
   yFromZero,
+  uprights = NO_UPRIGHTS,
+  stretches = NO_STRETCHES,
 }: ChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line', Point[]> | null>(null);
@@ -161,7 +169,7 @@ export function ChartFrame({
   const xu = shownUnit(xKind, units),
     yu = shownUnit(yKind, units);
   const scheme = useComputedColorScheme('light');
-  const drawn = JSON.stringify([series, at, xu, yu, xName, yName]);
+  const drawn = JSON.stringify([series, at, xu, yu, xName, yName, uprights, stretches]);
   const named = (n: string, u: string) => (unitLabel(u) ? `${n} [${unitLabel(u)}]` : n);
 
   useEffect(() => {
@@ -188,7 +196,7 @@ export function ChartFrame({
     chart.current = new Chart<'line', Point[]>(el, {
       type: 'line',
       data: { datasets: data },
-      plugins: [crosshair],
+      plugins: [crosshair, chartMarks(uprights, stretches, (v) => toShown(v, xu))],
       options: {
         responsive: true,
         maintainAspectRatio: false,
@@ -259,31 +267,53 @@ export function ChartFrame({
           aria-label={`${title}: ${yName} against ${xName}. The numbers are in the table below.`}
         />
       </div>
-      <details className="behind">
-        <summary>Numbers</summary>
-        <div className="high220 scrolls">
-          <table className="sheet">
-            <thead>
-              <tr>
-                <th>Series</th>
-                <th className="num">{named(xName, xu)}</th>
-                <th className="num">{named(yName, yu)}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {series.flatMap((s) =>
-                s.x.map((x, i) => (
-                  <tr key={`${s.name}-${i}`}>
-                    <td>{s.name}</td>
-                    <td className="num">{formatNumber(toShown(x, xu), 4)}</td>
-                    <td className="num">{formatNumber(toShown(s.y[i]!, yu), 4)}</td>
-                  </tr>
-                )),
-              )}
-            </tbody>
-          </table>
-        </div>
-      </details>
+      <Behind {...{ series, uprights, xu, yu }} x={named(xName, xu)} y={named(yName, yu)} />
     </figure>
+  );
+}
+
+type BehindProps = Pick<ChartProps, 'series'> & {
+  uprights: readonly Upright[];
+  xu: ReturnType<typeof shownUnit>;
+  yu: ReturnType<typeof shownUnit>;
+  x: string;
+  y: string;
+};
+
+/** The table behind a chart. */
+function Behind({ series, uprights, xu, yu, x, y }: BehindProps) {
+  return (
+    <details className="behind">
+      <summary>Numbers</summary>
+      <div className="high220 scrolls">
+        <table className="sheet">
+          <thead>
+            <tr>
+              <th>Series</th>
+              <th className="num">{x}</th>
+              <th className="num">{y}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {uprights.map((u) => (
+              <tr key={u.name}>
+                <td>{u.name}</td>
+                <td className="num">{formatNumber(toShown(u.x, xu), 4)}</td>
+                <td className="num">–</td>
+              </tr>
+            ))}
+            {series.flatMap((s) =>
+              s.x.map((v, i) => (
+                <tr key={`${s.name}-${i}`}>
+                  <td>{s.name}</td>
+                  <td className="num">{formatNumber(toShown(v, xu), 4)}</td>
+                  <td className="num">{formatNumber(toShown(s.y[i]!, yu), 4)}</td>
+                </tr>
+              )),
+            )}
+          </tbody>
+        </table>
+      </div>
+    </details>
   );
 }

@@ -56,7 +56,7 @@ export class Spreads {
    * the value.
    */
   along(curve: ReadCurve, state: string, y: readonly number[]): number[] | null {
-    if (curve.step.reach.size === 0) return null;
+    if (curve.bare || curve.step.reach.size === 0) return null;
     const { rows, curves } = READINGS.find((r) => r.step === curve.step)!;
     const before = curves.slice(0, curves.indexOf(curve)),
       result = this.task.run.read(curve.step, state),

@@ -15,7 +15,7 @@ export interface Row {
 export interface Reading {
   readonly step: Step;
   readonly rows: readonly Row[];
-  readonly curves: readonly ReadCurve[];
+  /** those with a spread */ readonly curves: readonly ReadCurve[];
 }
 
 const rowsOf = (id: ReadId): Row[] => READ[id].cases?.map((c) => ({ id, case: c })) ?? [{ id }];
@@ -24,7 +24,7 @@ const rowsOf = (id: ReadId): Row[] => READ[id].cases?.map((c) => ({ id, case: c 
 export const READINGS: readonly Reading[] = PLAN.map((step) => ({
   step,
   rows: READ_IDS.filter((id) => READ[id].step === step).flatMap(rowsOf),
-  curves: CURVES.filter((c) => c.step === step),
+  curves: CURVES.filter((c) => c.step === step && !c.bare),
 })).filter((r) => r.rows.length + r.curves.length > 0);
 
 const OF_STEP = new Map(READINGS.map((r) => [r.step, r]));

@@ -81,7 +81,7 @@ export { UP, drivesOf, layOut, powertrainOf, thrustersOf, unknownParts, withPowe
 export type { Arrangement, Driven, Lift, PlainPowertrain, Powertrain, Rotor } from './powertrain';
 export { upgradeDocument } from './upgrades';
 export { movedPath, upgradeTest } from './upgradeShapes';
-export { siteSpread } from './site';
+export { siteSpread, windGrowth } from './site';
 export { LEAVING, RETURNING } from './wayKinds';
 export type { Leaving, Returning } from './wayKinds';
 export { usualDrive } from './usualDrive';

@@ -18,6 +18,14 @@ export const siteSchema = z.strictObject({
     'gust',
     { usual: [1, 10] },
   ).optional(),
+  /** how the wind grows with height: read at a height, flown at another, by a power of their ratio */ shear:
+    z
+      .strictObject({
+        read: field(between(0.3, 50), 'distance', 'height that the wind was read at'),
+        flown: field(between(1, 500), 'distance', 'height flown at'),
+        exponent: field(between(0, 0.6), 'ratio', 'exponent of the wind by height', { usual: [0.1, 0.35] }),
+      })
+      .optional(),
   stripLength: field(above(2000), 'distance', 'strip length'),
   /** of the strip, uphill on the way out positive */ slope: field(
     between(-0.3, 0.3),

@@ -105,57 +105,6 @@ export function weakRotor(
     .reduce((a, b) => (b.margin < a.margin ? b : a));
 }
 
-export interface Transition {
-  time: number;
-  distance: number;
-  energy: number;
-  /** [m/s] */ speed: number;
-  status: 'done' | 'no thrust';
-  rows: { time: number; speed: number; wingShare: number; power: number }[];
-}
-
-/**
- * From hover to wing at full cruise thrust, level: the wing carries W (V / V_stall)^2 up to the whole weight, the rotors the
- * rest; done at `margin` times the stall speed. The rotors' power in forward flight is taken as in hover for their share,
- * which is on the safe side.
- */
-export function transition(
-  lift: Drive,
-  cruise: Drive,
-  t: {
-    mass: number;
-    gravity: number;
-    stall: number;
-    margin: number;
-    drag(speed: number, lift: number): number;
-    rotorDragArea: number;
-  },
-): Transition {
-  const W = t.mass * t.gravity,
-    goal = t.margin * t.stall,
-    rows: Transition['rows'] = [],
-    dt = 0.1;
-  let v = 0,
-    time = 0,
-    energy = 0,
-    distance = 0;
-  while (v < goal && time < 120) {
-    const share = Math.min(1, (v / t.stall) ** 2),
-      q = 0.5 * cruise.density * v * v;
-    const c = operate(cruise, 1, v),
-      hover = share < 1 ? operateForThrust(lift, (1 - share) * W, 0).power : 0;
-    const drag = q * t.rotorDragArea + (v > 0.3 * t.stall ? t.drag(v, share * W) : 0);
-    const a = (c.thrust - drag) / t.mass;
-    if (!(a > 0.02)) return { time, distance, energy, speed: v, status: 'no thrust', rows };
-    rows.push({ time, speed: v, wingShare: share, power: c.power + hover });
-    energy += (c.power + hover) * dt;
-    distance += v * dt;
-    v += a * dt;
-    time += dt;
-  }
-  return { time, distance, energy, speed: v, status: v >= goal ? 'done' : 'no thrust', rows };
-}
-
 /**
  * Power [W] from the pack to fly level at a speed on the rotors alone: induced flow by Glauert's formula, drag area
  * pulled along.

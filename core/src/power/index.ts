@@ -49,6 +49,8 @@ export {
   MEAN_SOC,
 } from './electric';
 export type { Drive, DriveParts, OperatingPoint } from './electric';
+export { driveMap, powerFor } from './driveMap';
+export type { DriveMap } from './driveMap';
 export { liftDrive } from './liftDrive';
 export type { LiftParts } from './liftDrive';
 export { driveChain, settledWinding, staticCard, TIP_LIMIT } from './driveChain';
@@ -70,16 +72,8 @@ export {
   prepareMatch,
 } from './match';
 export type { MatchBench, MatchRow, MatchSlice, MatchTask, OutReason } from './match';
-export {
-  balancedThrust,
-  discArea,
-  hoverPoint,
-  idealHoverPower,
-  rotorCruisePower,
-  transition,
-  weakRotor,
-} from './hover';
-export type { HoverPoint, Transition, WeakRotor } from './hover';
+export { balancedThrust, discArea, hoverPoint, idealHoverPower, rotorCruisePower, weakRotor } from './hover';
+export type { HoverPoint, WeakRotor } from './hover';
 export { inducedFlow } from './inducedFlow';
 export {
   INDUCED_FACTOR,

@@ -22,7 +22,6 @@ import {
   simulateDischarge,
   supplyReport,
   torqueRoll,
-  transition,
   type MatchTask,
   type RubberFlightInput,
   type SupplyPart,
@@ -266,7 +265,7 @@ describe('swaps', () => {
     expect(labelText(p2)).toBe('P2 11 × 5.5\n11 × 5.5 in, 2 blades\n39.0 g weighed\nfor the boardwalk'));
 });
 
-describe('torque roll and transition', () => {
+describe('torque roll', () => {
   const o = { q: 50, area: 0.4, span: 1.6, roll: 0.3, most: 0.35, pusher: false, cancelled: false };
   it('aileron holds the torque: Q = q S b Cl delta', () =>
     expect(torqueRoll(0.5, o).aileron! * 50 * 0.4 * 1.6 * 0.3).toBeCloseTo(0.5, 9));
@@ -274,29 +273,6 @@ describe('torque roll and transition', () => {
     expect(sentence(torqueRoll(2, o).said)).toMatch(/smaller propeller/);
     expect(sentence(torqueRoll(2, { ...o, roll: 0 }).said)).toMatch(/No ailerons/);
     expect(sentence(torqueRoll(0, { ...o, cancelled: true }).said)).toMatch(/against each other/);
-  });
-  it('without enough cruise thrust it never changes over', () => {
-    const weak = { ...drive, thrustFactor: 0.05 };
-    expect(
-      transition(drive, weak, {
-        mass: 3,
-        gravity: 9.81,
-        stall: 9,
-        margin: 1.2,
-        drag: () => 3,
-        rotorDragArea: 0.005,
-      }).status,
-    ).toBe('no thrust');
-    const t = transition(drive, drive, {
-      mass: 3,
-      gravity: 9.81,
-      stall: 9,
-      margin: 1.2,
-      drag: () => 3,
-      rotorDragArea: 0.005,
-    });
-    expect(t.status).toBe('done');
-    expect(t.speed).toBeGreaterThanOrEqual(10.8);
   });
 });
 

@@ -37,7 +37,7 @@ interface Corridor {
 }
 
 /** null: nothing lifts it, or nothing pulls it ahead. */
-const corridor = step({
+export const corridor = step({
   id: 'corridor',
   scope: 'state',
   needs: { airframe, drives, standing, corridorNodes },

@@ -227,6 +227,14 @@ const DRAG = {
       better: 'less',
       read: (r) => r.sink,
     },
+    sinkSpeed: {
+      name: 'Speed of least sink',
+      kind: 'speed',
+      station: 'flight',
+      formula: 'V at {minSink}',
+      method: LEVEL,
+      read: (r) => r.sinkSpeed,
+    },
   }),
 };
 

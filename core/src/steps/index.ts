@@ -13,7 +13,7 @@ export { aimOf, departure, THROW_LIMITS } from './departure';
 export { fullThrust, thrustAt } from './drive';
 export { rollingDragArea } from './takeOff';
 export type { Leave } from './departure';
-export { CHANGE_MARGIN } from './corridor';
+export { CHANGE_MARGIN, corridor } from './corridor';
 export { bearing, cases } from './spanLoads';
 export type { Cases } from './spanLoads';
 export { bent, verdicts } from './structure';

@@ -23,7 +23,7 @@ export interface Landing {
 }
 
 /** null: it hangs on its rotors. */
-const landing = step({
+export const landing = step({
   id: 'landing',
   scope: 'state',
   needs: { air, airframe },

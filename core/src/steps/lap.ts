@@ -1,6 +1,6 @@
 /** Speed at which a state works, and its laps: turns, window, energy. */
 import { say, type Said } from '../words';
-import { courseOf, hovers, siteSpread } from '../design';
+import { courseOf, hovers, siteSpread, windGrowth } from '../design';
 import { levelSpeed, stallSpeed } from '../flight';
 import { flyLap, lapsInWindow, type Lap } from '../mission';
 import { operate, operateForThrust, type OperatingPoint } from '../power';
@@ -92,6 +92,7 @@ const laps = step({
     course: courseOf(brief),
     wind: brief.site.wind,
     spread: siteSpread(brief.site).wind,
+    growth: windGrowth(brief.site),
     bank: design.flight.turnBank,
     reserve: design.flight.reserve,
   }),
@@ -99,7 +100,7 @@ const laps = step({
     if (!s.course || !lapPower || !climb || energy.usable === undefined) return null;
     const lap = flyLap(s.course, {
       speed: work.speed,
-      wind: Math.max(0, s.wind + causes.wind * s.spread),
+      wind: s.growth * Math.max(0, s.wind + causes.wind * s.spread),
       bank: s.bank,
       straightPower: lapPower.straight.power,
       turnPower: lapPower.turn.power,

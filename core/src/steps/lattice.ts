@@ -5,6 +5,7 @@ import {
   drooped,
   momentLines,
   nearMoments,
+  rudderPower,
   sideslipSlopes,
   solveLattice,
   type BodySlopes,
@@ -94,6 +95,21 @@ export const lateral = step({
     sideslipSlopes(lattice, { alpha: 0.05, elevator: 0, x: lattice.refX, z: 0 }, bodies),
 });
 
+const YAWS = new Set(['rudder', 'ruddervator']);
+
+/** Most yawing moment of the rudder; null without one. */
+export const rudder = step({
+  id: 'rudder',
+  scope: 'all',
+  needs: { lattice },
+  slice: ({ design: { surfaces } }) => ({
+    throws: surfaces.flatMap((s) => s.controls.filter((c) => YAWS.has(c.kind)).map((c) => c.maxDeflection)),
+  }),
+  run: ({ lattice }, { throws }): { most: number | null } => ({
+    most: throws.length > 0 ? Math.abs(rudderPower(lattice)) * Math.min(...throws) : null,
+  }),
+});
+
 /** The slope as it is told: what the lattice leaves open moves this number alone. */
 const slope = step({
   id: 'lift slope',
@@ -118,6 +134,6 @@ const LATTICE = quantitiesOf(slope, {
 });
 
 export const LATTICE_PART = part(
-  [lattice, coupled, bodies, lines, momentHeight, moments, lateral, slope],
+  [lattice, coupled, bodies, lines, momentHeight, moments, lateral, rudder, slope],
   LATTICE,
 );

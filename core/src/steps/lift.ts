@@ -124,7 +124,7 @@ interface StallOrder {
 }
 
 /** Where on the span the first strip lets go: known to about a strip. */
-const stallOrder = step({
+export const stallOrder = step({
   id: 'stall order',
   scope: 'state',
   needs: { air, sections, shape, aero, trust, balance, lift },

@@ -15,6 +15,7 @@ import { LANDING_PART } from './landing';
 import { LAP_PART } from './lap';
 import { LATTICE_PART } from './lattice';
 import { LIFT_PART } from './lift';
+import { REACH_PART } from './reach';
 import { ROTORS_PART } from './rotors';
 import { RUBBERS_PART } from './rubber';
 import { SECTIONS_PART } from './sections';
@@ -25,6 +26,7 @@ import { STABILITY_PART } from './stability';
 import { STRUCTURE_PART } from './structure';
 import { TAKE_OFF_PART } from './takeOff';
 import { TRIM_PART } from './trim';
+import { TURNING_PART } from './turning';
 import { WIND_LIMITS_PART } from './windLimits';
 import type { ReadCurve, ReadQuantity } from './quantity';
 import type { Step } from './step';
@@ -48,8 +50,10 @@ const PARTS = [
   DEPARTURE_PART,
   CLIMB_PART,
   LAP_PART,
-  WIND_LIMITS_PART,
+  TURNING_PART,
   LANDING_PART,
+  WIND_LIMITS_PART,
+  REACH_PART,
   TRIM_PART,
   HOVERING_PART,
   ROTORS_PART,

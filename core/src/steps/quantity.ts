@@ -69,6 +69,7 @@ export function quantitiesOf<O, const Q extends Readonly<Record<string, Spec<O>>
 export interface CurveSpec<O> {
   readonly xKind: KindName;
   readonly yKind: KindName;
+  /** drawn as a line: no spread is sought along it */ readonly bare?: true;
   /** null where there is none */ readonly read: (
     result: O,
   ) => { x: readonly number[]; y: readonly number[] } | null;
@@ -76,6 +77,7 @@ export interface CurveSpec<O> {
 
 export interface ReadCurve {
   readonly id: string;
+  readonly bare?: true;
   readonly xKind: KindName;
   readonly yKind: KindName;
   readonly step: Step;

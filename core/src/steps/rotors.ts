@@ -1,6 +1,6 @@
 /** Shares of the weight on the rotors, and level flight on them. */
 import { G0 } from '../air';
-import { hasWing, hovers, liftingPlaces, siteSpread, type Design } from '../design';
+import { hasWing, hovers, liftingPlaces, siteSpread, windGrowth, type Design } from '../design';
 import { hoverShare, type HoverShare, type Lifter } from '../layout';
 import {
   balancedThrust,
@@ -130,6 +130,7 @@ export const rotorFlight = step({
     wind: site.wind,
     gust: siteGust(site),
     spread: siteSpread(site).wind,
+    growth: windGrowth(site),
     reserve: design.flight.reserve,
   }),
   run: (r, s, f): OnRotors | null => {
@@ -151,7 +152,7 @@ export const rotorFlight = step({
       points = x.map((v) => rotorPoint(craft, v));
     return {
       ...flyOnRotors(craft, s.lean),
-      wind: Math.max(0, s.wind + f.wind * s.spread),
+      wind: s.growth * Math.max(0, s.wind + f.wind * s.spread),
       gust: s.gust,
       charge: (1 - s.reserve) * r.energy.lifting,
       chart: { x, power: points.map((p) => p.power), climb: points.map((p) => (p.held ? p.climb : NaN)) },

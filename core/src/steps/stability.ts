@@ -74,7 +74,7 @@ const margin = step({
 /** Side force slope of a low plate on its area, aspect ratio near 1 (from memory) [per rad]. */
 const PLATE_SIDE = 1.6;
 
-const weathercock = step({
+export const weathercock = step({
   id: 'weathercock',
   scope: 'state',
   needs: { lateral, lattice, shape, balance },

@@ -155,6 +155,12 @@ function tailPart(sol: LatticeSolution, x: number): number {
   return all > 0 ? Math.min(1, Math.max(0, tail / all)) : 0;
 }
 
+/** Yawing moment by one rad of rudder, about the lattice's reference point; 0 without one. */
+export function rudderPower(sol: LatticeSolution): number {
+  const at = { alpha: 0.05, x: sol.refX, z: 0 };
+  return forcesOf(sol, { ...at, rudder: 1 }).Cn - forcesOf(sol, at).Cn;
+}
+
 export interface RollStroke {
   /** steady roll, p b / 2V */ helix: number;
   /** yawing over rolling moment; below zero adverse */ yawShare: number;

@@ -13,7 +13,7 @@ export type { LatticeModel, LatticeSolution } from './lattice';
 export { antisymmetricMix, symmetricMix } from './controls';
 export { forcesOf, liftShares, strengths } from './forces';
 export type { Forces, Motion } from './forces';
-export { derivativesOf, downwashSlope, rollStroke, sideslipSlopes } from './derivatives';
+export { derivativesOf, downwashSlope, rollStroke, rudderPower, sideslipSlopes } from './derivatives';
 export type { BodySlopes, Derivatives, RollStroke } from './derivatives';
 export { coupleStrips, stripSections } from './coupledStrips';
 export type { CoupledStrips, StripSections } from './coupledStrips';

@@ -138,10 +138,10 @@ describe('the Crane', () => {
     expect(ratio).toBeGreaterThan(2.5);
     expect(ratio).toBeLessThan(4.5);
     expect(report.hover!.point.thrustToWeight).toBeGreaterThan(2);
-    expect(report.hover!.transition!.status).toBe('done');
-    expect(report.hover!.transition!.speed).toBeGreaterThanOrEqual(
-      1.2 * entryOf(ledger, 'stallSpeed', 'hover-full')!.value - 1e-9,
-    );
+    const change = report.hover!.sentences.find((q) => q.code === 'changes-over')!;
+    expect(change.fields.time).toBeCloseTo(entryOf(ledger, 'changeTime', 'hover-full')!.value, 9);
+    expect(change.fields.energy).toBeCloseTo(entryOf(ledger, 'changeEnergy', 'hover-full')!.value, 9);
+    expect(change.fields.speed).toBeCloseTo(1.2 * entryOf(ledger, 'stallSpeed', 'hover-full')!.value, 9);
     expect(report.hover!.compare!.rotors).toBeGreaterThan(report.hover!.compare!.wing);
     expect(entryOf(ledger, 'hoverPower', 'hover-full')!.sigma).toBeGreaterThan(0);
   });

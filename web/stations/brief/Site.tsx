@@ -1,8 +1,9 @@
 'use client';
 /** Where it flies: air, wind, strip. */
-import { NativeSelect } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { BRIEF } from '../../parts/paths';
-import { siteSpread } from '@skiametra/core/design';
+import { siteSpread, windGrowth } from '@skiametra/core/design';
+import { formatQuantity } from '@skiametra/core/units';
 import { DocField } from '../../parts/fields/DocField';
 import { QuantityField } from '../../parts/fields/QuantityField';
 import { useWinged } from '../../parts/rotors/useRotors';
@@ -63,7 +64,50 @@ export function Site() {
         {winged && <Strip />}
       </div>
       <SiteSpread />
+      <Shear />
     </section>
+  );
+}
+
+/** A field's usual figures: read at head height over open ground, flown at thirty metres. */
+const USUAL_SHEAR = { read: 2, flown: 30, exponent: 0.15 };
+
+/** How the wind grows with height; the same at every height until it is told of. */
+function Shear() {
+  const shear = useWorkspace((w) => w.content.document.brief.site.shear),
+    wind = useWorkspace((w) => w.content.document.brief.site.wind),
+    units = useWorkspace((w) => w.units);
+  const edit = useWorkspace((w) => w.edit);
+  const tell = (value: typeof USUAL_SHEAR | undefined) =>
+    edit({ type: 'set', path: `${BRIEF}.site.shear`, value });
+  return (
+    <details>
+      <summary className="dim clickable">Wind by height</summary>
+      {shear ? (
+        <>
+          <div className="fields">
+            <DocField label="Read at" path={`${BRIEF}.site.shear.read`} />
+            <DocField label="Flown at" path={`${BRIEF}.site.shear.flown`} />
+            <DocField
+              label="Exponent"
+              path={`${BRIEF}.site.shear.exponent`}
+              hint="1/7 over water and short grass, 0.2 to 0.3 over hedges and houses; common practice"
+            />
+          </div>
+          <p className="dim note">
+            {formatQuantity(windGrowth({ shear }) * wind, 'speed', units)} up there. Coming down through it
+            the airspeed falls as the wind does: keep it in hand.
+          </p>
+          <Button size="compact-xs" variant="default" onClick={() => tell(undefined)}>
+            The same at every height
+          </Button>
+        </>
+      ) : (
+        <Button size="compact-xs" variant="default" mt={6} onClick={() => tell(USUAL_SHEAR)}>
+          It grows with height
+        </Button>
+      )}
+    </details>
   );
 }
 

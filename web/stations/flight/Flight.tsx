@@ -63,12 +63,21 @@ function WingedFlight() {
         <StateTable columns={COLUMNS} />
       </div>
       <div className="stack">
-        <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed']} />
-        <Readings title="Wind" ids={['gustToStall', 'windLimit']} />
+        <Readings title="Slow" ids={['stallSpeed', 'clMax', 'turnStallSpeed', 'innerStall']} />
+        <Readings title="Wind" ids={['gustToStall', 'turnGust', 'windLimit', 'windAcross']} />
         <WindWords />
         <Readings
           title="Fast and far"
-          ids={['climbRate', 'topSpeed', 'glideRatio', 'glideSpeed', 'minSink', 'endurance']}
+          ids={[
+            'climbRate',
+            'topSpeed',
+            'glideRatio',
+            'glideSpeed',
+            'glideWind',
+            'glideWindSpeed',
+            'minSink',
+            'endurance',
+          ]}
         />
         <Readings
           title="Laps"

@@ -1,45 +1,37 @@
 'use client';
-/** Speeds, climb and turns, drawn. */
-import { curveOf, entryOf } from '@skiametra/core/assess';
-import { ChartFrame } from '../../parts/ChartFrame';
-import { useWorkspace } from '../../parts/workspace/useWorkspace';
+/** The envelope of a state, drawn: climb and sink, power, margin in turns, drag; wing and rotors on one axis of speed. */
+import { SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
+import { ClimbAndSink } from './envelope/ClimbAndSink';
+import { DragOverSpeed } from './envelope/DragOverSpeed';
+import { PowerOverSpeed } from './envelope/PowerOverSpeed';
+import { TurnsAndGusts } from './envelope/TurnsAndGusts';
+import { useEnvelope } from './envelope/useEnvelope';
+
+const VIEWS = [
+  { value: 'climb', label: 'Climb and sink' },
+  { value: 'power', label: 'Power' },
+  { value: 'turns', label: 'Turns and gusts' },
+  { value: 'drag', label: 'Drag' },
+];
 
 export function FlightCharts() {
-  const ledger = useWorkspace((w) => w.ledger);
-  const against = useWorkspace((w) => w.againstLedger);
-  const loading = useWorkspace((w) => w.loading);
-  if (!ledger || ledger.stopped) return null;
-  const drag = curveOf(ledger, 'drag', loading)!;
-  const old = against && curveOf(against, 'drag', loading);
-  const climb = curveOf(ledger, 'climb', loading);
-  const vs = entryOf(ledger, 'stallSpeed', loading)!.value;
+  const [view, setView] = useState('climb');
+  const envelope = useEnvelope();
+  if (!envelope) return null;
+  const { sink, power } = envelope,
+    has = (v: string) => (v === 'power' ? power !== null : v === 'climb' || sink !== undefined);
+  const views = VIEWS.filter((v) => has(v.value)),
+    now = views.some((v) => v.value === view) ? view : 'climb';
   return (
-    <>
-      <ChartFrame
-        title="Drag against airspeed"
-        height={220}
-        xName="Airspeed"
-        xKind="speed"
-        yName="Drag"
-        yKind="force"
-        yFromZero
-        series={[
-          { name: 'drag', x: drag.x, y: drag.y, sigma: drag.sigma, look: 'predicted' },
-          ...(old ? [{ name: 'compared version', x: old.x, y: old.y, look: 'ghost' as const }] : []),
-          { name: 'stall', x: [vs, vs], y: [0, Math.max(...drag.y)], look: 'asked' },
-        ]}
-      />
-      {climb && (
-        <ChartFrame
-          title="Climb at full throttle against airspeed"
-          height={200}
-          xName="Airspeed"
-          xKind="speed"
-          yName="Climb"
-          yKind="climbRate"
-          series={[{ name: 'climb', x: climb.x, y: climb.y, look: 'ink' }]}
-        />
-      )}
-    </>
+    <section aria-label="Envelope" className="stack gap8">
+      <div>
+        <SegmentedControl value={now} onChange={setView} data={views} aria-label="Envelope shows" />
+      </div>
+      {now === 'climb' && <ClimbAndSink envelope={envelope} />}
+      {now === 'power' && <PowerOverSpeed envelope={envelope} />}
+      {now === 'turns' && <TurnsAndGusts envelope={envelope} />}
+      {now === 'drag' && <DragOverSpeed envelope={envelope} />}
+    </section>
   );
 }

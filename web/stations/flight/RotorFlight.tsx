@@ -6,8 +6,7 @@ import { DocField } from '../../parts/fields/DocField';
 import { Readings } from '../../parts/marks/Reading';
 import { BRIEF, FLIGHT } from '../../parts/paths';
 import { StatePicker } from '../../parts/StatePicker';
-import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { Envelope } from './Envelope';
+import { FlightCharts } from './FlightCharts';
 import { StateTable } from './StateTable';
 
 const COLUMNS = [
@@ -21,7 +20,6 @@ const COLUMNS = [
 ] as const;
 
 export function RotorFlight() {
-  const ledger = useWorkspace((w) => w.ledger);
   return (
     <div className="station">
       <div className="stack">
@@ -51,7 +49,7 @@ export function RotorFlight() {
         <StationFindings of="flight" />
       </div>
       <div className="stack">
-        {ledger && !ledger.stopped && <Envelope ledger={ledger} />}
+        <FlightCharts />
         <StateTable columns={COLUMNS} />
       </div>
       <div className="stack">

@@ -18,7 +18,7 @@ export function StateTable({ columns: asked }: { columns: readonly QuantityId[] 
     <section className="block">
       <h2>Every state</h2>
       <div className="scrollx">
-        <table className="sheet fixed">
+        <table className="sheet wrapped">
           <thead>
             <tr>
               <th className="w64">State</th>

@@ -13,7 +13,6 @@ import { Button, NativeSelect } from '@mantine/core';
 import type { HoverReport, PowerReport } from '@skiametra/core/views';
 import type { HoverPoint } from '@skiametra/core/power';
 import { formatQuantity } from '@skiametra/core/units';
-import { ChartFrame } from '../../parts/ChartFrame';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
 import { DocField } from '../../parts/fields/DocField';
@@ -71,9 +70,6 @@ export function HoverTab({ report }: { report: PowerReport }) {
       </div>
       <div className="stack">
         <HoverWords state={state} h={h} p={p} />
-        {h.transition && h.changeSpeed !== null && h.transition.rows.length > 1 && (
-          <ChangeOver changeSpeed={h.changeSpeed} transition={h.transition} hover={p.electric} />
-        )}
         {h.compare && <WingOrRotors compare={h.compare} />}
       </div>
       <div className="stack">
@@ -169,36 +165,6 @@ function HoverWords({ state, h, p }: HoverWordsProps) {
       ))}
       <WhereWattsGo point={p} />
     </section>
-  );
-}
-
-/** Power from the rotors to the wing. */
-interface ChangeOverProps {
-  changeSpeed: number;
-  transition: NonNullable<HoverReport['transition']>;
-  hover: number;
-}
-function ChangeOver({ changeSpeed, transition, hover }: ChangeOverProps) {
-  const units = useWorkspace((w) => w.units);
-  return (
-    <ChartFrame
-      title={`From rotors to wing: change over above ${formatQuantity(changeSpeed, 'speed', units)}`}
-      height={230}
-      xName="Airspeed"
-      xKind="speed"
-      yName="Power from the pack"
-      yKind="power"
-      yFromZero
-      series={[
-        {
-          name: 'changing over, full cruise throttle',
-          x: transition.rows.map((r) => r.speed),
-          y: transition.rows.map((r) => r.power),
-          look: 'predicted',
-        },
-        { name: 'hover', x: [0, changeSpeed], y: [hover, hover], look: 'ghost' },
-      ]}
-    />
   );
 }
 

@@ -16,7 +16,7 @@ import {
   solarDay,
   type Drive,
 } from '../../power';
-import { airframe } from '../../steps';
+import { airframe, corridor } from '../../steps';
 import { entryOf } from '../../assess';
 
 import { type Scene } from './scene';
@@ -103,8 +103,8 @@ function phasePower(s: Scene, p: TimedLeg, drive: Drive | null): number | null {
     if (p.kind === 'hover') return null;
   }
   if (p.kind === 'transition' && s.lift && drive) {
-    const h = held(s.lift, 0.6 * weight, 0);
-    return h === null ? null : h + operate(drive, 1, 0.6 * stall).power;
+    const change = s.run.maybe(corridor, l.id)?.change;
+    return change?.done ? change.energy / change.time : null;
   }
   if (!drive) return null;
   if (p.kind === 'climb') return operate(drive, 1, p.speed ?? 1.35 * stall).power;

@@ -6,15 +6,14 @@ import {
   hoverPoint,
   operateForThrust,
   rotorCruisePower,
-  transition,
   weakRotor,
   type Drive,
   type HoverPoint,
-  type Transition,
+  type Change,
   type WeakRotor,
 } from '../../power';
 
-import { CHANGE_MARGIN } from '../../steps';
+import { CHANGE_MARGIN, corridor } from '../../steps';
 import { type Scene } from './scene';
 
 export interface HoverReport {
@@ -22,8 +21,6 @@ export interface HoverReport {
   rotors: number;
   weak: WeakRotor | null;
   lost: WeakRotor | null;
-  transition: Transition | null;
-  /** null without a wing */ changeSpeed: number | null;
   sentences: Said[];
   compare: { distance: number; speed: number; wing: number; rotors: number; unused: number } | null;
 }
@@ -50,26 +47,16 @@ export function hoverPart(
   const idleRotors = design.dragItems
     .filter((d) => d.part?.kind === 'lift rotor')
     .reduce((a, d) => a + d.dragArea, 0);
-  const change =
-    s && own
-      ? transition(lift, own, {
-          mass: state.mass,
-          gravity: G0,
-          stall: s.stall,
-          margin: CHANGE_MARGIN,
-          drag: (v, l) => s.drag(v, l),
-          rotorDragArea: 1.5 * idleRotors,
-        })
-      : null;
+  const change = s && own ? (s.run.maybe(corridor, s.loading.id)?.change ?? null) : null;
   const sentences: Said[] = [];
   if (weak)
     sentences.push(say(weak.margin < 1 ? 'weak-motor-falls' : 'weak-motor-holds', { margin: weak.margin }));
   if (lost && lost.margin < 1) sentences.push(say('lost-motor', { winged: winged !== null }));
   if (s && change)
     sentences.push(
-      change.status === 'done'
+      change.done
         ? say('changes-over', {
-            speed: change.speed,
+            speed: CHANGE_MARGIN * s.stall,
             times: CHANGE_MARGIN,
             time: change.time,
             distance: change.distance,
@@ -83,8 +70,6 @@ export function hoverPart(
     rotors: lift.count,
     weak,
     lost,
-    transition: change,
-    changeSpeed: s && CHANGE_MARGIN * s.stall,
     sentences,
     compare: s && own ? compareModes(s, lift, own, point, change, idleRotors) : null,
   };
@@ -96,7 +81,7 @@ function compareModes(
   lift: Drive,
   cruise: Drive,
   point: HoverPoint,
-  change: Transition | null,
+  change: Change | null,
   idleRotors: number,
 ): HoverReport['compare'] {
   const { design, speed, state } = s,
@@ -120,7 +105,7 @@ function compareModes(
   return {
     distance,
     speed,
-    wing: power * seconds + 2 * (change?.status === 'done' ? change.energy : 0),
+    wing: power * seconds + 2 * (change?.done ? change.energy : 0),
     rotors: rotorCruisePower(lift, state.mass, G0, speed, areaOf, point.overall) * seconds,
     unused: (power - without) * seconds,
   };
