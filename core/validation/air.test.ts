@@ -1,5 +1,12 @@
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { assess, entryOf } from '../src/assess';
+import { bitternDocument } from '../src/demo';
+import { windGrowth } from '../src/design';
+import { gustMargin, innerStall } from '../src/flight';
+import { loadPolars } from '../testing/polarStore';
 import { airAt, isaPressure, isaTemperature, saturation, sutherlandViscosity } from '../src/air';
+
+beforeAll(loadPolars);
 
 /** US Standard Atmosphere 1976, table I by geopotential altitude (from memory): H, T, P, rho. */
 const USSA76 = [
@@ -46,5 +53,38 @@ describe('standard atmosphere [USSA76]', () => {
     expect(() => isaTemperature(12000)).toThrow(/outside/);
     expect(() => airAt(Number.NaN)).toThrow();
     expect(() => airAt(0, 20)).toThrow();
+  });
+});
+
+describe('wind by height, across and from behind', () => {
+  it('the seventh-power law: 26 % more at 10 m than at 2 m (common practice)', () => {
+    const site = { shear: { read: 2, flown: 10, exponent: 1 / 7 } };
+    expect(windGrowth(site)).toBeCloseTo(1.258, 3);
+    expect(windGrowth(site, 2)).toBe(1);
+    expect(windGrowth({})).toBe(1);
+  });
+  it('a film flyer of 3.77 m/s stall at 1.3 times that stands 1.13 m/s from behind, not 1.5', () => {
+    const wing = { stall: 3.77, half: 0.525, eta: [], ratio: [] };
+    expect(gustMargin(wing, 0, 1.3 * 3.77)).toBeCloseTo(1.131, 3);
+    expect(gustMargin(wing, 0, 1.3 * 3.77)).toBeLessThan(1.5);
+  });
+  it('at 50° of bank 1.56 g, and the stall 25 % faster', () => {
+    const wing = { stall: 1, half: 1, eta: [], ratio: [] };
+    expect(innerStall(wing, (50 * Math.PI) / 180)).toBeCloseTo(1.247, 3);
+  });
+  it('the inner tip of a hall flyer on a circle of 2 m: slower by half its span over the circle (geometry)', () => {
+    // span 0.6 m, 1.2 m/s, circle of 2 m radius: turn rate 0.6 /s, the tip 0.3 m in meets 0.18 m/s less, banked little
+    const bank = Math.atan(1.2 ** 2 / (9.80665 * 2)),
+      slow = { stall: 0, half: 0.3, eta: [1], ratio: [0] };
+    expect(1.2 - gustMargin(slow, bank, 1.2)).toBeCloseTo(0.18 * Math.cos(bank), 3);
+  });
+  it('wind across that the demo may land in, with steady wind: 0.2 to 0.4 of its stall (14 CFR 23.233 asks 0.2)', () => {
+    const doc = bitternDocument(),
+      l = assess(doc.brief, doc.design, doc.calibration);
+    for (const s of doc.design.states.slice(0, 3)) {
+      const steady = 1.6 * entryOf(l, 'windAcross', s.id)!.value;
+      expect(steady / entryOf(l, 'stallSpeed', s.id)!.value).toBeGreaterThan(0.2);
+      expect(steady / entryOf(l, 'stallSpeed', s.id)!.value).toBeLessThan(0.4);
+    }
   });
 });

@@ -93,3 +93,37 @@ describe('level flight on rotors', () => {
     expect(found.ring).toEqual([expect.closeTo(0.5 * vh, 9), expect.closeTo(1.5 * vh, 9)]);
   });
 });
+
+describe('a tilt rotor and a helicopter of the textbook [Leishman, Principles of Helicopter Aerodynamics; from memory]', () => {
+  it('6500 lb on a rotor of 25 ft across: 52.7 ft/s through the disc, 623 hp without a loss (example 2.1)', () => {
+    const thrust = 6500 * 0.45359237 * G0,
+      area = Math.PI * (12.5 * 0.3048) ** 2,
+      v = Math.sqrt(thrust / (2 * 0.002378 * 515.379 * area));
+    expect(v / 0.3048).toBeCloseTo(52.7, 0);
+    expect((thrust * inducedFlow(v, 0, 0)) / 745.7).toBeCloseTo(623, -1);
+  });
+  it('level power of a 16 000 lb helicopter falls to about half by 70 to 80 kt and is that of hover again past 130 (fig. 5.8)', () => {
+    // radius 27 ft, 725 ft/s, solidity 0.083, section drag 0.008, equivalent flat plate 23 ft2, sea level
+    const thrust = 16000 * 0.45359237 * G0,
+      density = 1.225,
+      radius = 27 * 0.3048,
+      area = Math.PI * radius ** 2,
+      tip = 725 * 0.3048,
+      vh = Math.sqrt(thrust / (2 * density * area)),
+      profile = (density * area * tip ** 3 * 0.083 * 0.008) / 8;
+    const power = (v: number) =>
+      1.15 * thrust * inducedFlow(vh, v, 0) +
+      profile * (1 + 4.65 * (v / tip) ** 2) +
+      0.5 * density * 23 * 0.3048 ** 2 * v ** 3;
+    const knots = Array.from({ length: 171 }, (_, k) => k),
+      at = knots.map((k) => power(k * 0.5144)),
+      least = at.indexOf(Math.min(...at)),
+      again = at.findIndex((p, k) => k > least && p > at[0]!);
+    expect(least).toBeGreaterThan(65);
+    expect(least).toBeLessThan(82);
+    expect(at[least]! / at[0]!).toBeGreaterThan(0.4);
+    expect(at[least]! / at[0]!).toBeLessThan(0.58);
+    expect(again).toBeGreaterThan(130);
+    expect(again).toBeLessThan(170);
+  });
+});

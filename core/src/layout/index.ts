@@ -20,7 +20,7 @@ export { decalageFor, finForStiffness, scaledSurface, sizedToVolume, tailForMarg
 export type { Sized } from './sizing';
 export { bodyMesh, surfaceMesh, aircraftMesh, toStl } from './mesh';
 export type { Mesh } from './mesh';
-export { threeViewLines } from './outlines';
-export type { ViewLine, ViewName } from './outlines';
+export { threeViewLines, thrustDiscs } from './outlines';
+export type { ThrustDisc, ViewLine, ViewName } from './outlines';
 export { balanced, LAYOUT_TEMPLATES, multirotor } from './templates';
 export type { LayoutTemplate } from './templates';

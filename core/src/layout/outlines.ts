@@ -1,5 +1,13 @@
 /** Outlines of the three views in metres, for the screen and for true-size drawings. */
-import { drivesOf, powertrainOf, thrustersOf, type Design, type Surface } from '../design';
+import {
+  drivesOf,
+  powertrainOf,
+  thrustersOf,
+  type Design,
+  type Driven,
+  type Surface,
+  type Thruster,
+} from '../design';
 import { allBodies, isMirrored, placeOf, stationAt } from '../surface';
 
 export type ViewName = 'plan' | 'side' | 'front';
@@ -40,14 +48,13 @@ type Drawn = Pick<Design, 'surfaces' | 'body' | 'pods' | 'power' | 'drives' | 't
 const VIEWS: readonly ViewName[] = ['plan', 'side', 'front'];
 
 export function threeViewLines(design: Drawn): ViewLine[] {
-  const { rotors = [] } = powertrainOf(design);
   return [
     ...design.surfaces.flatMap(surfaceLines),
     ...allBodies(design).flatMap(bodyLines),
-    ...forwardDiscs(design).flatMap((d) =>
-      d.tilts ? [...propellerLines(d), ...rotorLines(d)] : propellerLines(d),
-    ),
-    ...rotors.flatMap(rotorLines),
+    ...thrustDiscs(design).flatMap((d) => [
+      ...(d.ahead ? propellerLines(d) : []),
+      ...(d.up ? rotorLines(d) : []),
+    ]),
   ];
 }
 
@@ -59,19 +66,42 @@ interface Disc {
   readonly diameter: number;
 }
 
-/** Propellers that pull, where they stand; one at the datum where nobody said. Those that tilt are drawn both ways. */
-function forwardDiscs(design: Drawn): (Disc & { tilts: boolean })[] {
+/** What turns, where it stands; what tilts faces both ways. */
+export interface ThrustDisc extends Disc {
+  readonly name: string;
+  /** pulls or pushes along the body */ readonly ahead: boolean;
+  /** lifts */ readonly up: boolean;
+  /** seen from behind or above; null where nobody said */ readonly turns: Thruster['turns'] | null;
+}
+
+/** Propellers and rotors that have a place; a forward one whose place nobody told of stands in the middle. */
+export function thrustDiscs(design: Driven): ThrustDisc[] {
+  const { rotors = [] } = powertrainOf(design),
+    senses = new Map(design.thrusters.map((t) => [t.id, t.turns ?? null]));
+  const lifting = rotors.map((r): ThrustDisc => ({
+    ...r,
+    ahead: false,
+    up: true,
+    turns: senses.get(r.id) ?? null,
+  }));
+  return [...forwardDiscs(design), ...lifting];
+}
+
+function forwardDiscs(design: Driven): ThrustDisc[] {
   const { unpowered, propeller: p } = powertrainOf(design),
     { forward } = drivesOf(design);
   if (unpowered || !forward) return [];
-  const placed = thrustersOf(design, forward.id).flatMap((t) => {
-    const { x, y, z } = t;
+  const placed = thrustersOf(design, forward.id).flatMap((t): ThrustDisc[] => {
+    const { id, name, x, y, z } = t;
     if (x === null || y === null || z === null) return [];
-    return [{ id: t.id, x, y, z, diameter: t.diameter ?? p.diameter, tilts: (t.tilt?.to ?? 0) > 1 }];
+    const up = (t.tilt?.to ?? 0) > 1;
+    return [
+      { id, name, x, y, z, diameter: t.diameter ?? p.diameter, ahead: true, up, turns: t.turns ?? null },
+    ];
   });
-  return placed.length
-    ? placed
-    : [{ id: 'propeller', x: p.x, y: 0, z: p.z, diameter: p.diameter, tilts: false }];
+  if (placed.length > 0) return placed;
+  const at = { id: 'propeller', name: 'Propeller', x: p.x, y: 0, z: p.z, diameter: p.diameter };
+  return [{ ...at, ahead: true, up: false, turns: null }];
 }
 
 /** Outlines of a surface in every view, and the hinges of its controls. */

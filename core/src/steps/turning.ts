@@ -10,7 +10,7 @@ import { step } from './step';
 
 const DEG = Math.PI / 180;
 /** Banks that margins are drawn at [degrees]. */
-export const BANKS = [0, 30, 45, 60] as const;
+const BANKS = [0, 30, 45, 60] as const;
 /** Banks along which the stall is drawn [rad]. */
 const ALONG = Array.from({ length: 15 }, (_, i) => i * 5 * DEG);
 

@@ -1,3 +1,4 @@
+import { movedThrusters } from './plan/movedThrusters';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
@@ -33,5 +34,27 @@ describe('the next version’s name', () => {
     expect(nextName('Bittern', ['Bittern sketch', 'Bittern canard', 'Bittern 1'])).toBe('Bittern 2');
     expect(nextName('Bittern', ['Bittern 7', 'Bittern 3', 'Heron 9'])).toBe('Bittern 8');
     expect(nextName('Wafer', [])).toBe('Wafer 1');
+  });
+});
+
+describe('thrusters moved on the plan', () => {
+  const shaft = (id: string, x: number, y: number) => ({ id, name: id, drive: 'main', x, y, z: 0 });
+  it('takes its twin along, on the other side', () => {
+    const moved = movedThrusters(
+      [shaft('a', 0.2, -0.3), shaft('b', 0.2, 0.3), shaft('c', 0.5, 0.3)],
+      'a',
+      0.25,
+      -0.35,
+    );
+    expect(moved.map((t) => [t.x, t.y])).toEqual([
+      [0.25, -0.35],
+      [0.25, 0.35],
+      [0.5, 0.3],
+    ]);
+  });
+  it('what stands in the middle stays in the middle; one whose place is not known stays unknown', () => {
+    expect(movedThrusters([shaft('a', 0, 0)], 'a', 0.1, 0.2)[0]).toMatchObject({ x: 0.1, y: 0 });
+    const lost = { ...shaft('a', 0, 0), x: null };
+    expect(movedThrusters([lost], 'a', 0.1, 0.2)).toEqual([lost]);
   });
 });

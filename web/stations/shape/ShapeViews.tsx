@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { LayoutReport } from '@skiametra/core/views';
 import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
+import { movedThrusters } from '../../parts/layout/plan/movedThrusters';
 import { PlanStall } from '../../parts/layout/plan/PlanStall';
 import type { StallKind } from '../../parts/layout/useLayout';
 import { DESIGN } from '../../parts/paths';
@@ -92,6 +93,13 @@ function PlanView({ report, part }: Pick<Props, 'report' | 'part'>) {
     <>
       <PlanStall
         {...{ design, ghost, report, surface, loading, alpha }}
+        onThruster={(id, x, y) =>
+          edit({
+            type: 'set',
+            path: `${DESIGN}.thrusters`,
+            value: movedThrusters(design.thrusters, id, x, y),
+          })
+        }
         onStations={(stations, rootX) =>
           rootX === undefined
             ? edit({ type: 'set', path: `${path}.stations`, value: stations })

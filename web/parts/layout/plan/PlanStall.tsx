@@ -12,6 +12,7 @@ import { DEG, mappedSurface, planFrame } from './planFrame';
 import { PlanHandles, type Held } from './PlanHandles';
 import { PlanMarks } from './PlanMarks';
 import { PlanOutline } from './PlanOutline';
+import { PlanThrusters } from './PlanThrusters';
 import { StallPatterns } from './StallLegend';
 import { StallMap } from './StallMap';
 
@@ -22,12 +23,13 @@ interface Props {
   surface: Surface | null;
   loading: string;
   onStations: (stations: Surface['stations'], rootX?: number) => void;
+  /** to (x aft, y to the right) [m] */ onThruster: (id: string, x: number, y: number) => void;
   /** angle of attack whose row is marked [rad] */ alpha: number;
 }
 
-export function PlanStall({ design, ghost, report, surface, loading, onStations, alpha }: Props) {
+export function PlanStall({ design, ghost, report, surface, loading, onStations, onThruster, alpha }: Props) {
   const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<Held | null>(null);
+  const [held, setHeld] = useState<Held | string | null>(null);
   const flows = report?.stall.flows ?? [];
   const frame = planFrame(design, flows);
   const of = mappedSurface(design, flows, surface);
@@ -40,7 +42,8 @@ export function PlanStall({ design, ghost, report, surface, loading, onStations,
     const matrix = svg.current?.getScreenCTM()?.inverse();
     if (!held || !matrix) return;
     const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
-    move(held, p.y, p.x);
+    if (typeof held === 'string') onThruster(held, p.y, p.x);
+    else move(held, p.y, p.x);
   };
   const state = design.states.find((l) => l.id === loading)?.name ?? '';
   return (
@@ -58,6 +61,7 @@ export function PlanStall({ design, ghost, report, surface, loading, onStations,
       <StallPatterns unit={frame.unit} />
       <PlanOutline frame={frame} ghost={ghost} inHand={surface?.id} />
       <PlanMarks unit={frame.unit} cg={report?.cg.x} neutral={report?.neutralX} />
+      <PlanThrusters design={design} unit={frame.unit} onHold={setHeld} onMove={onThruster} />
       {surface && surface.role !== 'fin' && (
         <PlanHandles surface={surface} unit={frame.unit} onHold={setHeld} onMove={move} />
       )}

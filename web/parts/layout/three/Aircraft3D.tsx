@@ -2,8 +2,8 @@
 /** The aircraft in three dimensions, its plan form as a shadow on the ground. */
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { modelOf } from '@skiametra/core/assess';
-import { powertrainOf, type Design } from '@skiametra/core/design';
-import { aircraftMesh } from '@skiametra/core/layout';
+import type { Design } from '@skiametra/core/design';
+import { aircraftMesh, thrustDiscs } from '@skiametra/core/layout';
 import { DomainError } from '@skiametra/core/numeric';
 import { stage } from './stage';
 
@@ -20,10 +20,10 @@ const colour = (name: string) =>
   getComputedStyle(document.documentElement).getPropertyValue(name).trim() || '#888';
 
 export function Aircraft3D({ design, cg, neutralX }: Props) {
-  const power = powertrainOf(design);
   const box = useRef<HTMLDivElement>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const meshes = useMemo(() => meshesOf(design), [design]);
+  const discs = useMemo(() => thrustDiscs(design), [design]);
   useEffect(() => {
     const host = box.current;
     if (!host || !meshes) return undefined;
@@ -34,7 +34,7 @@ export function Aircraft3D({ design, cg, neutralX }: Props) {
       skin: colour('--paper-2'),
       predicted: colour('--predicted'),
     };
-    void stage(host, { meshes, power, cg, neutralX }, colours, HEIGHT).then((staged) => {
+    void stage(host, { meshes, discs, cg, neutralX }, colours, HEIGHT).then((staged) => {
       if (!staged) setTrouble(NO_3D);
       else if (here) clear = staged;
       else staged();
@@ -43,7 +43,7 @@ export function Aircraft3D({ design, cg, neutralX }: Props) {
       here = false;
       clear?.();
     };
-  }, [meshes, power, cg, neutralX]);
+  }, [meshes, discs, cg, neutralX]);
   if (!meshes) return <p className="stoptext">A section cannot be drawn; see Sections.</p>;
   return (
     <div>

@@ -1,14 +1,13 @@
 /** The aircraft as a scene: lofted surfaces, bodies, discs, marks, and its plan form as a shadow on the ground. */
 import type * as Three from 'three';
-import type { aircraftMesh } from '@skiametra/core/layout';
-import type { Powertrain } from '@skiametra/core/design';
+import type { aircraftMesh, ThrustDisc } from '@skiametra/core/layout';
 
 type T = typeof Three;
 type Meshes = ReturnType<typeof aircraftMesh>;
 
 export interface Shown {
   readonly meshes: Meshes;
-  readonly power: Powertrain;
+  readonly discs: readonly ThrustDisc[];
   readonly cg: { readonly x: number; readonly z: number } | null;
   readonly neutralX: number | null;
 }
@@ -29,7 +28,10 @@ export function buildScene(T: T, shown: Shown, colours: Colours): Built {
   const { group, bounds } = skinned(T, shown.meshes, colours);
   const size = bounds.getSize(new T.Vector3()).length(),
     centre = bounds.getCenter(new T.Vector3());
-  for (const d of discsOf(shown.power)) group.add(disc(T, d, colours.ink));
+  for (const d of shown.discs) {
+    if (d.ahead) group.add(disc(T, d, true, colours.ink));
+    if (d.up) group.add(disc(T, d, false, colours.ink));
+  }
   const { cg, neutralX } = shown;
   if (neutralX !== null)
     group.add(mark(T, new T.SphereGeometry(0.009 * size), neutralX, cg?.z ?? 0, colours.ink));
@@ -64,26 +66,12 @@ function skinned(T: T, meshes: Meshes, { ink, skin }: Colours) {
   return { group, bounds };
 }
 
-interface Disc {
-  readonly diameter: number;
-  readonly at: readonly [number, number, number];
-  /** turned as a propeller, not as a lifting rotor */ readonly upright: boolean;
-}
-function discsOf({ propeller: p, unpowered, rotors }: Powertrain): Disc[] {
-  const forward: Disc[] = unpowered ? [] : [{ diameter: p.diameter, at: [p.x, 0, p.z], upright: true }];
-  const lifting = (rotors ?? []).map((r): Disc => ({
-    diameter: r.diameter,
-    at: [r.x, r.y, r.z],
-    upright: false,
-  }));
-  return [...forward, ...lifting];
-}
-
-function disc(T: T, { diameter, at, upright }: Disc, color: string): Three.Mesh {
+/** @param upright turned as a propeller, not as a lifting rotor */
+function disc(T: T, { diameter, x, y, z }: ThrustDisc, upright: boolean, color: string): Three.Mesh {
   const paint = new T.MeshBasicMaterial({ color, transparent: true, opacity: 0.5, side: T.DoubleSide });
   const ring = new T.Mesh(new T.RingGeometry(0.48 * diameter, 0.5 * diameter, 48), paint);
   if (upright) ring.rotation.y = Math.PI / 2;
-  ring.position.set(...at);
+  ring.position.set(x, y, z);
   return ring;
 }
 
