@@ -8,6 +8,7 @@ import { solveDense } from '../src/numeric';
 import { naca4 } from '../src/section';
 import {
   bearingOf,
+  bentDihedral,
   cappedLift,
   CASES,
   spanOf,
@@ -278,4 +279,20 @@ describe('cases of a whole aircraft', () => {
     expect(n(0)).toBeCloseTo(1, 9);
     expect(n(6) - 1).toBeCloseTo(2 * (n(3) - 1), 6);
   });
+});
+
+describe('dihedral of a bent wing', () => {
+  const y = Array.from({ length: 61 }, (_, i) => (0.525 * i) / 60);
+  it('a parabola that rises 60 mm over 525 mm stands for four thirds of its secant: 8.7° (by hand)', () => {
+    const bent = y.map((v) => 0.06 * (v / 0.525) ** 2);
+    expect(Math.tan(bentDihedral(y, bent))).toBeCloseTo(((4 / 3) * 0.06) / 0.525, 3);
+    expect((bentDihedral(y, bent) * 180) / Math.PI).toBeCloseTo(8.7, 1);
+  });
+  it('a straight rise is its own dihedral', () =>
+    expect(
+      bentDihedral(
+        y,
+        y.map((v) => 0.1 * v),
+      ),
+    ).toBeCloseTo(Math.atan(0.1), 9));
 });

@@ -14,6 +14,17 @@ const WATCH = [
   'allowedLoadFactor',
 ];
 
+const RUBBER_WATCH = [
+  'flightTime',
+  'peakHeight',
+  'propellerRpm',
+  'mass',
+  'staticMargin',
+  'stallSpeed',
+  'minSink',
+  'glideRatio',
+];
+
 /** A plain wing of a span and chord [m], for a layout to take its size from. */
 function plainWing(wing: Surface, span: number, chord: number): Surface {
   const at = (y: number) => ({ y, x: 0, z: 0, chord, twist: 0, section: 'wing-section' });
@@ -21,10 +32,19 @@ function plainWing(wing: Surface, span: number, chord: number): Surface {
 }
 
 /** @param span @param chord mean, m @param asked load factor the wing is to bear */
-export function gliderDocument(layout: string, span: number, chord: number, asked: number): DesignDocument {
+export function gliderDocument(
+  layout: string,
+  span: number,
+  chord: number,
+  asked: number,
+  watch: readonly string[] = WATCH,
+): DesignDocument {
   const design = bareDesign(),
     template = LAYOUT_TEMPLATES.find((t) => t.id === layout)!;
   const surfaces = design.surfaces.map((s) => (s.role === 'wing' ? plainWing(s, span, chord) : s)),
     made = template.make({ ...design, surfaces });
-  return ownDocument({ ...made, structure: { ...made.structure, requiredLoadFactor: asked } }, WATCH);
+  return ownDocument({ ...made, structure: { ...made.structure, requiredLoadFactor: asked } }, watch);
 }
+
+/** Outdoor, 0.9 m across. */
+export const rubberDocument = (): DesignDocument => gliderDocument('rubber', 0.9, 0.1, 3, RUBBER_WATCH);

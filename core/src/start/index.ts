@@ -1,7 +1,7 @@
 /** What a project of one's own may begin from: sound starts, every figure of them a guess until somebody knows better. */
 import { bitternDocument, starterDocument } from '../demo';
 import type { DesignDocument } from '../design';
-import { gliderDocument } from './gliders';
+import { gliderDocument, rubberDocument } from './gliders';
 import { tiltingDocument } from './tilting';
 import { multirotorDocument } from './multirotors';
 
@@ -23,6 +23,7 @@ export const BEGINNINGS: readonly Beginning[] = [
     name: 'A slope glider, 2 m',
     make: () => gliderDocument('slope-glider', 2, 0.19, 8),
   },
+  { id: 'rubber', name: 'A rubber model, 0.9 m, outdoors', make: rubberDocument },
   {
     id: 'multirotor-4',
     name: 'A multirotor with four rotors, 2 kg',

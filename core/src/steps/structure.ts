@@ -1,6 +1,7 @@
 /** What of the wing's structure fails first, in which case, at how many g. */
 import {
   CASES,
+  bentDihedral,
   deflected,
   eachCase,
   loadCases,
@@ -120,6 +121,9 @@ export const bent = step({
     };
   },
 });
+
+/** Bending is spoken of from here on [rad]. */
+const TELLING_BEND = (3 * Math.PI) / 180;
 
 interface Envelope {
   readonly allowed: number;
@@ -260,6 +264,16 @@ const STRUCTURE = {
       method: BEAM,
       better: 'less',
       read: (r) => r?.deflection[r.deflection.length - 1],
+    },
+    bendDihedral: {
+      name: 'Dihedral that bending adds at 1 g',
+      kind: 'angle',
+      station: 'structure',
+      formula: 'mean slope of the bent wing, weighted by the distance out; {tipDeflection} at the tip',
+      method: 'Strip theory: roll by sideslip goes with slope times arm',
+      read: (r) => (r ? bentDihedral(r.y, r.deflection) : undefined),
+      remarks: (r) =>
+        remark(r !== null && bentDihedral(r.y, r.deflection) > TELLING_BEND, 'bends-dihedral', {}),
     },
   }),
 };

@@ -117,3 +117,16 @@ export function deflected(y: Grid, curvature: Float64Array): Float64Array {
   }
   return out;
 }
+
+/**
+ * Dihedral of a flat wing that rolls by sideslip as the bent one does [rad]: slope weighted by the distance out,
+ * ∫ z′ y dy / ∫ y dy (strip theory, even chord).
+ * @param y distances out, ascending [m] @param z heights there [m]
+ */
+export function bentDihedral(y: readonly number[], z: readonly number[]): number {
+  const last = y.length - 1,
+    out = y[last] - y[0];
+  let under = 0;
+  for (let i = 1; i <= last; i++) under += 0.5 * (z[i] + z[i - 1] - 2 * z[0]) * (y[i] - y[i - 1]);
+  return Math.atan((2 * ((z[last] - z[0]) * out - under)) / (out * out));
+}

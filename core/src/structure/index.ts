@@ -1,7 +1,7 @@
 export { extentOf, piecesOf, shapeAt, tapered } from './along';
 export { armVerdict } from './arms';
 export type { ArmsAsked, ArmVerdict } from './arms';
-export { beamGrid, deflected, integrated } from './beam';
+export { beamGrid, bentDihedral, deflected, integrated } from './beam';
 export type { Grid } from './beam';
 export { bearingOf, namedIn, tipOf, unknownMaterials } from './bearing';
 export type { Bearing, BearingResult, Limit, Weak } from './bearing';

@@ -82,6 +82,7 @@ export function Structure() {
               'safePullSpeed',
               'gustLoadFactor',
               'tipDeflection',
+              'bendDihedral',
               'armFactor',
             ]}
           />

@@ -16,7 +16,7 @@ import {
 } from './kit';
 
 /** A guessed mass that stands somewhere [kg, m]. */
-function thing(id: string, name: string, group: Item['group'], mass: number, x: number): Item {
+export function thing(id: string, name: string, group: Item['group'], mass: number, x: number): Item {
   const planned = { kind: 'mass' as const, mass };
   return { id, name, group, planned, basis: 'guess', spread: 0.2, weighed: null, ...AT_MIDDLE, x };
 }
@@ -33,11 +33,16 @@ function equipment(length: number, mass: number): Item[] {
 }
 
 /** Without what drives, feeds and carries it: of the list of masses the members alone are kept. */
-function undriven(base: Design, length: number, bodyMass: number): Design {
+export function undriven(
+  base: Design,
+  length: number,
+  bodyMass: number,
+  aboard: readonly Item[] = equipment(length, 0.35 * bodyMass),
+): Design {
   const { swaps: _s, claims: _c, ...rest } = base;
   const scale = Math.max(...base.body.map((b) => b.x)) / length,
     pod = thing('body-shell', 'Pod and boom', 'structure', bodyMass, 0.4 * length);
-  const own = [pod, ...equipment(length, 0.35 * bodyMass)].map((i) => ({ ...i, x: i.x * scale }));
+  const own = [pod, ...aboard].map((i) => ({ ...i, x: i.x * scale }));
   return {
     ...rest,
     items: [...base.items.filter(followsMembers), ...own],
@@ -50,7 +55,7 @@ function undriven(base: Design, length: number, bodyMass: number): Design {
 }
 
 /** One tube as long as the wing. @param outer wanted, m */
-function tubeOf(wanted: number): Design['structure']['members'] {
+export function tubeOf(wanted: number): Design['structure']['members'] {
   const outer = Math.max(0.003, Math.round(1000 * wanted) / 1000),
     wall = Math.min(0.001, outer / 4);
   const shape = { kind: 'tube' as const, outer, wall, material: 'carbon-tube' };

@@ -7,6 +7,7 @@ import { GLIDERS } from './gliders';
 import type { LayoutTemplate } from './kit';
 import { MULTIROTORS } from './multirotors';
 import { PAIRED } from './paired';
+import { RUBBERS } from './rubber';
 import { TILTING } from './tilting';
 import { TAILED } from './tailed';
 import { TAILLESS } from './tailless';
@@ -21,5 +22,6 @@ export const LAYOUT_TEMPLATES: readonly LayoutTemplate[] = [
   ...TAILLESS,
   ...TILTING,
   ...GLIDERS,
+  ...RUBBERS,
   ...MULTIROTORS,
 ];
