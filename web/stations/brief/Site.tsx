@@ -2,7 +2,7 @@
 /** Where it flies: air, wind, strip. */
 import { Button, NativeSelect } from '@mantine/core';
 import { BRIEF } from '../../parts/paths';
-import { siteSpread, windGrowth } from '@skiametra/core/design';
+import { returningOf, runsAlongStrip, siteSpread, windGrowth } from '@skiametra/core/design';
 import { formatQuantity } from '@skiametra/core/units';
 import { DocField } from '../../parts/fields/DocField';
 import { QuantityField } from '../../parts/fields/QuantityField';
@@ -20,7 +20,7 @@ const SURFACES: { value: string; label: string; mu: number }[] = [
 function SiteSpread() {
   const site = useWorkspace((w) => w.content.document.brief.site);
   const edit = useWorkspace((w) => w.edit);
-  const winged = useWinged();
+  const strip = useStrip();
   const usual = siteSpread(site);
   const field = (key: 'wind' | 'temperature' | 'friction', label: string, kind: 'speed' | 'ratio') => (
     <QuantityField
@@ -40,14 +40,22 @@ function SiteSpread() {
       <div className="fields">
         {field('wind', 'Wind, to within', 'speed')}
         {field('temperature', 'Temperature, to within [K]', 'ratio')}
-        {winged && field('friction', 'Rolling friction, to within', 'ratio')}
+        {strip && field('friction', 'Rolling friction, to within', 'ratio')}
       </div>
     </details>
   );
 }
 
+/** Whether any state runs along a strip, out or back. */
+const useStrip = () =>
+  useWorkspace(({ content }) => {
+    const { design } = content.document;
+    return design.states.some((s) => runsAlongStrip(design, s) || returningOf(design, s) === 'run');
+  });
+
 export function Site() {
-  const winged = useWinged();
+  const winged = useWinged(),
+    strip = useStrip();
   return (
     <section className="block">
       <h2>Site</h2>
@@ -61,7 +69,7 @@ export function Site() {
           hint="Relative; dry where empty"
         />
         <DocField label={winged ? 'Wind along the course' : 'Wind'} path={`${BRIEF}.site.wind`} />
-        {winged && <Strip />}
+        {strip && <Strip />}
       </div>
       <SiteSpread />
       <Shear />

@@ -79,10 +79,12 @@ function WingedFlight() {
             'endurance',
           ]}
         />
-        <Readings
-          title="Laps"
-          ids={['lapSpeed', 'lapTime', 'lapEnergy', 'lapsExact', 'energyLeft', 'timedTime']}
-        />
+        {motor && (
+          <Readings
+            title="Laps"
+            ids={['lapSpeed', 'lapTime', 'lapEnergy', 'lapsExact', 'energyLeft', 'timedTime']}
+          />
+        )}
       </div>
     </div>
   );

@@ -45,22 +45,22 @@ export function GlideTab({ glide: g, electric }: { glide: Glide; electric: boole
             With the wind behind, fly no slower through the air: airspeed alone keeps it flying.
           </p>
         </section>
-        <section className="block" aria-label="Climb and glide">
-          <h2>Motor to {formatQuantity(100, 'distance', units)}, off, down again</h2>
-          {g.cycle ? (
-            <p className="flush">
-              {formatQuantity(g.cycle.climbTime, 'time', units)} up for{' '}
-              {formatQuantity(g.cycle.climbEnergy, 'energy', units)},{' '}
-              {formatQuantity(g.cycle.glideTime, 'time', units)} down: {formatNumber(g.cycle.cycles, 2)} times
-              on the pack, {formatQuantity(g.cycle.total, 'duration', units)} in all,{' '}
-              {formatQuantity(g.cycle.meanPower, 'power', units)} on average.
-            </p>
-          ) : (
-            <p className="dim flush">
-              {electric ? 'It does not climb.' : 'No motor: launched by hand, tow or bungee.'}
-            </p>
-          )}
-        </section>
+        {electric && (
+          <section className="block" aria-label="Climb and glide">
+            <h2>Motor to {formatQuantity(100, 'distance', units)}, off, down again</h2>
+            {g.cycle ? (
+              <p className="flush">
+                {formatQuantity(g.cycle.climbTime, 'time', units)} up for{' '}
+                {formatQuantity(g.cycle.climbEnergy, 'energy', units)},{' '}
+                {formatQuantity(g.cycle.glideTime, 'time', units)} down: {formatNumber(g.cycle.cycles, 2)}{' '}
+                times on the pack, {formatQuantity(g.cycle.total, 'duration', units)} in all,{' '}
+                {formatQuantity(g.cycle.meanPower, 'power', units)} on average.
+              </p>
+            ) : (
+              <p className="dim flush">It does not climb.</p>
+            )}
+          </section>
+        )}
         <section className="block" aria-label="On a slope">
           <h2>On a slope of 20°</h2>
           <p className="flush">

@@ -35,6 +35,9 @@ const TABS = {
 export type Tab = keyof typeof TABS;
 /** What stands on a craft without a wing. */
 const ROTORS: readonly string[] = ['hover', 'bench', 'supply'];
+/** What stands without a forward motor, with rotors that lift and with none. */
+const LIFTED: readonly string[] = ['rubber', 'hover', 'supply', 'energy', 'glide'],
+  UNDRIVEN: readonly string[] = ['rubber', 'supply', 'glide'];
 
 export function Power() {
   const { power } = useDrive();
@@ -43,9 +46,8 @@ export function Power() {
   const [ghost, setGhost] = useState<Ghost | null>(null);
   const motor = !power.unpowered,
     winged = useWinged();
-  const open = (Object.keys(TABS) as Tab[]).filter(
-    (t) => motor || (winged ? ['rubber', 'hover', 'supply', 'energy', 'glide'] : ROTORS).includes(t),
-  );
+  const without = winged ? (power.lift ? LIFTED : UNDRIVEN) : ROTORS,
+    open = (Object.keys(TABS) as Tab[]).filter((t) => motor || without.includes(t));
   const first: Tab = motor ? 'drive' : power.rubber ? 'rubber' : 'hover';
   const [tab, setTab] = useTab<Tab>([first, ...open.filter((t) => t !== first)]);
   if (winged && !motor && !power.rubber && !power.lift) return <Unpowered report={report} />;

@@ -1,5 +1,6 @@
 /** A rubber model: a long motor in the body turns a large slow propeller; it climbs, glides and circles by its own trim. */
 import type { Design, Item, Powertrain } from '../../design';
+import { linkParts } from '../../mass';
 import { build } from './build';
 import { thing, tubeOf, undriven } from './gliders';
 import { DEG, plate, sizeOf, st, surface, tailOf, type LayoutTemplate } from './kit';
@@ -18,7 +19,13 @@ function motorFor(span: number, length: number): NonNullable<Powertrain['rubber'
     wound: 0.8,
     backedOff: 0,
     winder: 5,
-    propeller: { diameter: 0.36 * span, pitch: 0.42 * span, blades: 2, family: 'carved', folds: true },
+    propeller: {
+      diameter: Math.round(360 * span) / 1000,
+      pitch: Math.round(420 * span) / 1000,
+      blades: 2,
+      family: 'carved',
+      folds: true,
+    },
     flare: 0,
     trimCl: 0.8,
     ceiling: null,
@@ -42,12 +49,14 @@ function rubberModel(base: Design): Design {
   const { h, c } = sizeOf(base),
     span = 2 * h,
     length = 6.6 * c;
+  const flight = { ...base.flight, turnBank: 15 * DEG };
   const bare = undriven(base, length, 0.016 * span, parts(length, span)),
     tip = 0.45 * h * Math.tan(14 * DEG);
-  return build(
+  const drawn = build(
     {
       ...bare,
-      power: { ...bare.power, rubber: motorFor(span, 0.6 * length) },
+      flight,
+      power: { ...bare.power, rubber: motorFor(span, Math.round(600 * length) / 1000) },
       structure: { ...bare.structure, members: tubeOf(0.025 * c) },
     },
     {
@@ -65,6 +74,7 @@ function rubberModel(base: Design): Design {
       skins: { wing: 0.13, rest: 0.06 },
     },
   );
+  return linkParts(drawn);
 }
 
 export const RUBBERS: readonly LayoutTemplate[] = [
