@@ -248,9 +248,12 @@ function flightFindings(design: Design, ledger: Ledger, add: AddFinding): void {
     }
   }
   for (const l of design.states) {
-    const e = entryOf(ledger, 'turnStallSpeed', l.id);
-    if (e?.warnings.length) {
-      add('flight', 'look', l.id, say('of-state', { state: l.name, said: e.warnings[0] }));
+    // one of both: the wing as a whole near its stall, or its inner half at it
+    const [said] = (['turnStallSpeed', 'turnGust'] as const).flatMap(
+      (id) => entryOf(ledger, id, l.id)?.warnings ?? [],
+    );
+    if (said) {
+      add('flight', 'look', l.id, say('of-state', { state: l.name, said }));
       break;
     }
   }

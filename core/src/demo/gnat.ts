@@ -263,7 +263,7 @@ export function gnatDocument(): DesignDocument {
         requiredNegative: 1,
         safetyFactor: 1.5,
       },
-      flight: { ...base.design.flight, turnBank: 12 * DEG, marginMin: 0.05, marginMax: 0.4 },
+      flight: { ...base.design.flight, turnBank: 6 * DEG, marginMin: 0.05, marginMax: 0.4 },
       basis: {},
     },
     calibration: priorCalibration(),

@@ -4,7 +4,7 @@ import { gustMargin, innerStall, type StallingWing } from '../flight';
 import { airframe } from './drag';
 import { work } from './lap';
 import { stallOrder } from './lift';
-import { curvesOf, part, quantitiesOf } from './quantity';
+import { curvesOf, part, quantitiesOf, remark } from './quantity';
 import { shape } from './shape';
 import { step } from './step';
 
@@ -67,6 +67,7 @@ const TURNING = quantitiesOf(turning, {
     method: INNER,
     better: 'more',
     read: (r) => r?.gust,
+    remarks: (r) => remark(r !== null && r.gust < 0, 'inner-wing-stalls', {}),
   },
 });
 

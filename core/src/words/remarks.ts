@@ -7,6 +7,9 @@ export const REMARK_WORDS = {
   'nothing-brakes': nothing('Nothing brakes it: it rolls on.'),
   'turn-weak': nothing('Full throttle does not hold the speed in the turn; the real lap is slower.'),
   'wind-too-strong': nothing('The wind is not below the airspeed: the lap is never finished.'),
+  'inner-wing-stalls': nothing(
+    'In the turn as it is banked the inner wing stalls at the speed flown: bank less, or fly faster.',
+  ),
   'turn-near-stall': nothing('The lap turn is flown within 10 % of the stall: less bank or more speed.'),
   'throttle-not-held': nothing(
     'The lap throttle does not hold this state level; the numbers that follow assume 1.1 times the stall speed.',

@@ -63,6 +63,7 @@ export function tubeOf(wanted: number): Design['structure']['members'] {
 }
 
 interface Drawn {
+  /** bank in its turns [rad] */ bank: number;
   wing: (h: number, c: number) => Surface;
   /** tail behind the datum in chords, its half span in half spans */ tail: [number, number];
   /** kg/m2 */ wingSkin: number;
@@ -76,7 +77,11 @@ function glider(base: Design, drawn: Drawn): Design {
     length = (tail + 0.7) * c;
   const bare = undriven(base, length, drawn.body * 2 * h);
   return build(
-    { ...bare, structure: { ...bare.structure, members: tubeOf(drawn.tube * c) } },
+    {
+      ...bare,
+      flight: { ...bare.flight, turnBank: drawn.bank },
+      structure: { ...bare.structure, members: tubeOf(drawn.tube * c) },
+    },
     {
       length,
       width: Math.min(0.05, 0.3 * c),
@@ -112,6 +117,7 @@ export const GLIDERS: readonly LayoutTemplate[] = [
             st(h, 0.18 * c, z2, 0.62 * c, -1, 'thin-section'),
           ]);
         },
+        bank: 20 * DEG,
         tail: [5, 0.3],
         wingSkin: 0.5,
         body: 0.035,
@@ -142,6 +148,7 @@ export const GLIDERS: readonly LayoutTemplate[] = [
             ],
             [AILERON, FLAP],
           ),
+        bank: 35 * DEG,
         tail: [4.4, 0.31],
         wingSkin: 1.5,
         body: 0.12,
