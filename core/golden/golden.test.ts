@@ -79,8 +79,14 @@ function unborne({ design, ...doc }: DesignDocument): object {
 
 describe('documents stored by earlier versions', () => {
   for (const [name, make] of Object.entries(OF_SCHEMA_4))
-    it(`${name} of schema 4 is the present one but for its members`, () =>
-      expect(unborne(upgraded(`${name}-4`))).toEqual(unborne(make())));
+    it(`${name} of schema 4 is the present one but for its members`, () => {
+      // the demo's turns were banked anew since
+      const old = upgraded(`${name}-4`),
+        { turnBank } = make().design.flight;
+      const { design } = old,
+        banked = { ...old, design: { ...design, flight: { ...design.flight, turnBank } } };
+      expect(unborne(banked)).toEqual(unborne(make()));
+    });
   // the canard is balanced anew when it is made, by masses as they are placed now
   for (const name of ['bitterncanard-4', 'crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'])
     it(`${name} can be read`, () => expect(upgraded(name).schemaVersion).toBe(SCHEMA_VERSION));
