@@ -1,26 +1,17 @@
 'use client';
 /** Lift motors: hover, what one weak motor leaves, the change to the wing, and what the rotors cost in cruise. */
 import { Sentence } from '../../parts/Sentence';
-import {
-  drivesOf,
-  hovers,
-  withLift,
-  withoutLift,
-  type Design,
-  type Powertrain,
-} from '@skiametra/core/design';
-import { Button, NativeSelect } from '@mantine/core';
+import { drivesOf, hovers, withLift, type Design } from '@skiametra/core/design';
+import { Button } from '@mantine/core';
 import type { HoverReport, PowerReport } from '@skiametra/core/views';
 import type { HoverPoint } from '@skiametra/core/power';
 import { formatQuantity } from '@skiametra/core/units';
 import { StationFindings } from '../../parts/Findings';
 import { StatePicker } from '../../parts/StatePicker';
-import { DocField } from '../../parts/fields/DocField';
 import { Readings } from '../../parts/marks/Reading';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { BladeFields } from './drive/PropellerFields';
-import { MotorFields } from './drive/MotorFields';
 import { useDrive } from './useDrive';
+import { LiftInputs } from './hover/LiftInputs';
 import { WhereWattsGo } from './hover/WhereWattsGo';
 
 export function HoverTab({ report }: { report: PowerReport }) {
@@ -92,56 +83,6 @@ export function HoverTab({ report }: { report: PowerReport }) {
         )}
       </div>
     </div>
-  );
-}
-
-/** Lift motor, rotor and controller. */
-interface LiftInputsProps {
-  h: HoverReport;
-  L: string;
-  lift: NonNullable<Powertrain['lift']>;
-  apply: ReturnType<typeof useDrive>['apply'];
-}
-function LiftInputs({ h, L, lift, apply }: LiftInputsProps) {
-  const edit = useWorkspace((w) => w.edit);
-  const design = useWorkspace((w) => w.content.document.design);
-  return (
-    <>
-      <section className="block">
-        <h2>Lift motor, {h.rotors} of them</h2>
-        <MotorFields at={`${L}.motor`} />
-      </section>
-      <section className="block">
-        <h2>Lift rotor</h2>
-        <BladeFields at={`${L}.propeller`} />
-      </section>
-      <section className="block">
-        <h2>Controller</h2>
-        <div className="fields">
-          <DocField label="Resistance" path={`${L}.controller.resistance`} />
-          <DocField label="Largest current" path={`${L}.controller.maxCurrent`} />
-        </div>
-        <NativeSelect
-          mt={8}
-          label="The stick commands"
-          value={lift.law}
-          onChange={(e) => edit({ type: 'set', path: `${L}.law`, value: e.currentTarget.value })}
-          data={[
-            { value: 'duty', label: 'duty of the controller' },
-            { value: 'thrust', label: 'thrust, square law taken out' },
-          ]}
-        />
-      </section>
-      <div>
-        <Button
-          size="compact-xs"
-          variant="subtle"
-          onClick={() => apply(withoutLift(design), 'Lift motors taken out')}
-        >
-          Take the lift motors out
-        </Button>
-      </div>
-    </>
   );
 }
 
