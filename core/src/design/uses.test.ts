@@ -30,6 +30,17 @@ describe('who names it', () => {
     expect(usesOf(waferDocument(), 'items', 'clay').join()).toMatch(/the state “/);
     expect(usesOf(doc, 'items', 'receiver')).toEqual([]);
   });
+  it('a surface by the states that set it or its flaps, which let go of it', () => {
+    const d = structuredClone(doc),
+      [first, second] = d.design.states;
+    first!.set = [{ surface: 'tail', incidence: 0.01 }];
+    second!.flaps = [{ surface: 'wing', control: 'aileron', angle: 0.1 }];
+    expect(usesOf(d, 'surfaces', 'tail').join()).toMatch(new RegExp(`the state “${first!.name}”`));
+    const next = withoutEntry(d, 'surfaces', 'tail')!;
+    expect(next.design.states[0]!.set).toBeUndefined();
+    expect(next.design.states[1]!.flaps).toHaveLength(1);
+    expect(referenceProblems(next)).toEqual([]);
+  });
   it('a surface by the lines that are made of it, a section by the surfaces that wear it', () => {
     expect(usesOf(doc, 'surfaces', 'tail')).toEqual(['the line of the mass list “Tailplane”']);
     expect(usesOf(doc, 'sections', 'tail-section').join()).toMatch(/surfaces “Tailplane”, “Fin”/);

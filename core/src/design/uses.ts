@@ -1,5 +1,5 @@
 /** Who names an entry of a list, so that nothing is taken away under somebody's feet, and how those are mended. */
-import type { DesignDocument } from './schema';
+import type { DesignDocument, State } from './schema';
 
 export const NAMED_LISTS = ['states', 'items', 'surfaces', 'sections'] as const;
 export type NamedList = (typeof NAMED_LISTS)[number];
@@ -61,6 +61,9 @@ function usesOfSurface({ design }: Doc, id: string): string[] {
       i.part?.of === id,
   );
   const members = design.structure.members.filter((m) => m.surface === id).map((m) => m.name);
+  const set = design.states.filter(
+    (l) => l.set?.some((q) => q.surface === id) || l.flaps?.some((f) => f.surface === id),
+  );
   const measured = [...(design.built ?? []), ...(design.halves ?? [])].some((b) => b.surface === id);
   return [
     ...group(
@@ -69,6 +72,11 @@ function usesOfSurface({ design }: Doc, id: string): string[] {
       made.map((i) => i.name),
     ),
     ...group('the member', 'the members', members),
+    ...group(
+      'the state',
+      'the states',
+      set.map((l) => l.name),
+    ),
     ...(measured ? ['measurements of the finished part'] : []),
   ];
 }
@@ -142,6 +150,18 @@ function withoutItem(doc: Doc, id: string): Doc {
   return { ...doc, design: { ...doc.design, states, items: dropped(doc.design.items, id) } };
 }
 
+/** A state that no longer sets a surface that is gone. */
+function setWithout<S extends Pick<State, 'set' | 'flaps'>>(state: S, surface: string): S {
+  const { set, flaps, ...rest } = state,
+    others = set?.filter((q) => q.surface !== surface) ?? [],
+    left = flaps?.filter((f) => f.surface !== surface) ?? [];
+  return {
+    ...rest,
+    ...(others.length > 0 ? { set: others } : {}),
+    ...(left.length > 0 ? { flaps: left } : {}),
+  } as S;
+}
+
 function withoutSurface(doc: Doc, id: string): Doc {
   const { design } = doc;
   return {
@@ -149,6 +169,7 @@ function withoutSurface(doc: Doc, id: string): Doc {
     design: {
       ...design,
       surfaces: dropped(design.surfaces, id),
+      states: design.states.map((l) => setWithout(l, id)),
       // what was made of it goes with it
       items: design.items.filter(
         (i) =>
