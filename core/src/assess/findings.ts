@@ -23,6 +23,7 @@ import {
   TIP_LIMIT,
   USUAL_LIMIT,
 } from '../power';
+import { judgeAsFlown } from './asFlown';
 import { structureFindings } from './structureFindings';
 import { say, type Fields, type Said } from '../words';
 import { AILERON_RESERVE } from '../surface';
@@ -210,6 +211,7 @@ function wiringFindings(design: Design, ledger: Ledger, add: AddFinding): void {
   }
   liftFindings(design, ledger, add);
   rotorFindings(design, ledger, add);
+  judgeAsFlown(design, add);
   if (rubber) {
     const item = rubberItem(design),
       mass = rubberMotor(rubber).mass,

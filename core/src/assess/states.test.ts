@@ -112,6 +112,19 @@ describe('a state flown with other parts', () => {
   });
 });
 
+describe('what does not go together', () => {
+  const codes = (d: DesignDocument) => ledgerOf(d).findings.map((f) => f.code);
+  it('wheels in on a run; a flap past its throw', () => {
+    const doc = withState({ gear: 'up', flaps: droop(0.5) });
+    doc.design.wheels = [{ id: 'w', name: 'Wheel', x: 0.3, y: 0, z: -0.1, retracts: true }];
+    expect(codes(doc)).toContain('gear-up-runs');
+    expect(codes(doc)).toContain('flap-past-throw');
+    expect(codes(withState({ gear: 'up', leaving: 'hand', returning: 'belly' }))).not.toContain(
+      'gear-up-runs',
+    );
+  });
+});
+
 describe('what is towed', () => {
   it('turns the aircraft in trim by the height of its hook', () => {
     const towed = { mass: 0.1, dragArea: 0.01, line: 4, lineDiameter: 0.001, x: 0.4, z: 0.06 },

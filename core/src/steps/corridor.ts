@@ -25,7 +25,7 @@ const corridorNodes = step({
   slice: NOTHING,
   run: ({ speeds }): { at: readonly number[] } => {
     const last = Math.ceil(1.6 * speeds.usual);
-    return { at: Array.from({ length: 21 }, (_, i) => (last * i) / 20) };
+    return { at: Array.from({ length: 19 }, (_, i) => (last * i) / 18) };
   },
 });
 

@@ -31,6 +31,10 @@ export const FLIGHT_WORDS = {
   },
   'weak-climb': (f: { state: string; rate: number }, s: Speech) =>
     `${f.state} climbs at ${s.q(f.rate, 'speed', 2)}: too little to clear anything.`,
+  'gear-up-runs': (f: { state: string }) =>
+    `${f.state} has its wheels in and runs along the strip: a run is a state of its own, wheels out.`,
+  'flap-past-throw': (f: { state: string; control: string; angle: number; most: number }, s: Speech) =>
+    `${f.state} sets ${f.control} to ${s.q(f.angle, 'angle', 0)}; it goes ${s.q(f.most, 'angle', 0)} at most.`,
   'of-state': (f: { state: string; said: AnySaid }, s: Speech) => `${f.state}: ${s.said(f.said)}`,
   'requirement-nameless': (f: { quantity: string; state: string }) =>
     `A requirement names “${f.quantity}” in “${f.state}”, which this design does not have.`,

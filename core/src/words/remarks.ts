@@ -34,7 +34,7 @@ export const REMARK_WORDS = {
     `Reference: ${f.names.join(' and ')} together; span and mean chord of the front one.`,
   'never-airborne': nothing('Thrust does not overcome friction and drag: it never leaves the ground.'),
   'bends-dihedral': nothing(
-    'In flight it has this much more dihedral than on the bench, twice as much in a 2 g turn: rig it for flight, and where it droops when pushed, expect the roll to loosen.',
+    'In flight it has this much more dihedral than on the bench, and twice that in a turn at twice the weight: rig it for flight, and where it droops when pushed, expect the roll to loosen.',
   ),
   'no-spread': nothing('Its uncertainty could not be found; it may be as large as the number itself.'),
   'no-flow': (f: { section: string }) =>
