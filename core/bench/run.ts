@@ -187,6 +187,10 @@ const rows: Record<string, [ms: number, note: string]> = {
     median((k) => spreadsOf(dunlin, 'flight.lean', 0.6 + 1e-3 * k, READ.rotorTopSpeed.step, 'darts-16'), 15),
     'one state: flight over speed on both sides of every cause',
   ],
+  'envelope on the wing with uncertainty': [
+    median((k) => spreadsOf(doc, 'flight.reserve', 0.15 + 1e-4 * k, READ.cruiseLongest.step, 'tubes-8'), 15),
+    'one state: level power over speed, longest and farthest, on both sides of every cause',
+  ],
   'corridor with uncertainty': [
     median(
       (k) => spreadsOf(crane, 'dragItems.0.dragArea', 0.002 + 1e-6 * k, READ.changeTime.step, 'cruise-full'),

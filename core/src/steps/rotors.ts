@@ -85,11 +85,6 @@ export function frameDragOf(
   return { front: of(width, height), side: of(length, height), top: of(length, width), typed: false };
 }
 
-const frameIn = ({ design }: { design: Design }) => {
-  const { frameDrag, body, surfaces, dragItems } = design;
-  return { frameDrag, body, surfaces: surfaces.map(({ role }) => ({ role })), dragItems };
-};
-
 /** Speeds that its flight on rotors is drawn at: they do not move with what is uncertain. */
 const rotorNodes = step({
   id: 'rotor speeds',
@@ -124,7 +119,7 @@ export const rotorFlight = step({
   needs: { air, balance, drives, energy, standing, rotorNodes },
   causes: ['wind', 'dragArea'],
   slice: ({ brief: { site }, design }, state) => ({
-    frame: hovers(design, state) ? frameDragOf(frameIn({ design }) as Design) : null,
+    frame: hovers(design, state) ? frameDragOf(design) : null,
     added: state.addedDrag ?? 0,
     lean: leanOf(design),
     wind: site.wind,

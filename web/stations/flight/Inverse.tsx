@@ -28,7 +28,48 @@ function Asked({ report }: { report: ByMass }) {
       </h2>
       <GivenStrip report={report} at={given ?? usual} most={2.5 * usual} onChange={setGiven} />
       <GivenMass report={report} at={mass ?? report.mass} onChange={setMass} />
+      {report.what === 'run' && <Strips report={report} strip={strip} />}
     </section>
+  );
+}
+
+/** A short strip and a long one beside the site's: mass, and units of the load, that each allows. */
+function Strips({ report, strip }: { report: ByMass; strip: number }) {
+  const units = useWorkspace((w) => w.units),
+    unit = useWorkspace((w) => w.content.document.design.payload.unitMass),
+    count = useWorkspace(
+      ({ content, loading }) => content.document.design.states.find((s) => s.id === loading)?.count ?? 0,
+    );
+  const bare = report.mass - count * unit,
+    top = report.masses.at(-1)!;
+  const aboard = (m: number) => (unit > 0 ? Math.max(0, Math.floor((m - bare) / unit + 1e-6)) : null);
+  return (
+    <table className="sheet mt8" aria-label="Strips compared">
+      <thead>
+        <tr>
+          <th>Strip</th>
+          <th className="num">Mass</th>
+          {unit > 0 && <th className="num">Units</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {[0.5, 1, 2].map((k) => {
+          const m = massFor(report, k * strip),
+            beyond = m !== null && m >= top;
+          return (
+            <tr key={k} className={k === 1 ? 'chosen' : ''}>
+              <td>{formatQuantity(k * strip, 'distance', units)}</td>
+              <td className="num">
+                {m === null ? 'none' : `${beyond ? 'over ' : ''}${formatQuantity(m, 'allUpMass', units)}`}
+              </td>
+              {unit > 0 && (
+                <td className="num">{m === null ? '–' : `${beyond ? 'over ' : ''}${aboard(m)}`}</td>
+              )}
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }
 
