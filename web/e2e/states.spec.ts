@@ -64,5 +64,9 @@ test('a tilting shaft is moved on the plan by keys, its twin with it', async ({ 
   expect(await at(1)).toBe(b - 10);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(() => at(0)).toBe(a);
+  const tilts = page.getByRole('slider', { name: /tilts up to/ });
+  const before = Number(await tilts.first().getAttribute('aria-valuenow'));
+  await tilts.first().press('Shift+ArrowDown');
+  await expect(tilts.nth(1)).toHaveAttribute('aria-valuenow', String(before + 5));
   await expect(strip(page, 'mass@cruise')).toBeVisible();
 });

@@ -71,6 +71,7 @@ export interface ThrustDisc extends Disc {
   readonly name: string;
   /** pulls or pushes along the body */ readonly ahead: boolean;
   /** lifts */ readonly up: boolean;
+  /** largest angle upward of one that tilts [rad] */ readonly tilt?: number;
   /** seen from behind or above; null where nobody said */ readonly turns: Thruster['turns'] | null;
 }
 
@@ -94,10 +95,9 @@ function forwardDiscs(design: Driven): ThrustDisc[] {
   const placed = thrustersOf(design, forward.id).flatMap((t): ThrustDisc[] => {
     const { id, name, x, y, z } = t;
     if (x === null || y === null || z === null) return [];
-    const up = (t.tilt?.to ?? 0) > 1;
-    return [
-      { id, name, x, y, z, diameter: t.diameter ?? p.diameter, ahead: true, up, turns: t.turns ?? null },
-    ];
+    const up = (t.tilt?.to ?? 0) > 1,
+      at = { id, name, x, y, z, diameter: t.diameter ?? p.diameter, turns: t.turns ?? null };
+    return [{ ...at, ahead: true, up, ...(t.tilt ? { tilt: t.tilt.to } : {}) }];
   });
   if (placed.length > 0) return placed;
   const at = { id: 'propeller', name: 'Propeller', x: p.x, y: 0, z: p.z, diameter: p.diameter };

@@ -1,4 +1,4 @@
-import { movedThrusters } from './plan/movedThrusters';
+import { movedThrusters, tiltedThrusters } from './plan/movedThrusters';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
@@ -51,6 +51,12 @@ describe('thrusters moved on the plan', () => {
       [0.25, 0.35],
       [0.5, 0.3],
     ]);
+  });
+  it('tilts to another angle with its twin, and one that is fixed does not', () => {
+    const tilt = { from: 0, to: 1.57 },
+      both = [{ ...shaft('a', 0.2, -0.3), tilt }, { ...shaft('b', 0.2, 0.3), tilt }, shaft('c', 0.5, 0)];
+    expect(tiltedThrusters(both, 'a', 1.7).map((t) => t.tilt?.to)).toEqual([1.7, 1.7, undefined]);
+    expect(tiltedThrusters(both, 'c', 1.7)).toEqual(both);
   });
   it('what stands in the middle stays in the middle; one whose place is not known stays unknown', () => {
     expect(movedThrusters([shaft('a', 0, 0)], 'a', 0.1, 0.2)[0]).toMatchObject({ x: 0.1, y: 0 });

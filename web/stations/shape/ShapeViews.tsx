@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { LayoutReport } from '@skiametra/core/views';
 import { StationFindings } from '../../parts/Findings';
 import { useTab } from '../../parts/frame/useAddress';
-import { movedThrusters } from '../../parts/layout/plan/movedThrusters';
+import { movedThrusters, tiltedThrusters } from '../../parts/layout/plan/movedThrusters';
 import { PlanStall } from '../../parts/layout/plan/PlanStall';
 import type { StallKind } from '../../parts/layout/useLayout';
 import { DESIGN } from '../../parts/paths';
@@ -93,6 +93,13 @@ function PlanView({ report, part }: Pick<Props, 'report' | 'part'>) {
     <>
       <PlanStall
         {...{ design, ghost, report, surface, loading, alpha }}
+        onTilt={(id, to) =>
+          edit({
+            type: 'set',
+            path: `${DESIGN}.thrusters`,
+            value: tiltedThrusters(design.thrusters, id, to),
+          })
+        }
         onThruster={(id, x, y) =>
           edit({
             type: 'set',

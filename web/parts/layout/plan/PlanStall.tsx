@@ -6,13 +6,14 @@
  */
 import { useRef, useState, type PointerEvent } from 'react';
 import type { Design, Surface } from '@skiametra/core/design';
+import type { ThrustDisc } from '@skiametra/core/layout';
 import type { LayoutReport } from '@skiametra/core/views';
 import { draggedStations } from './draggedStations';
 import { DEG, mappedSurface, planFrame } from './planFrame';
 import { PlanHandles, type Held } from './PlanHandles';
 import { PlanMarks } from './PlanMarks';
 import { PlanOutline } from './PlanOutline';
-import { PlanThrusters } from './PlanThrusters';
+import { PlanThrusters, tiltAt } from './PlanThrusters';
 import { StallPatterns } from './StallLegend';
 import { StallMap } from './StallMap';
 
@@ -24,12 +25,23 @@ interface Props {
   loading: string;
   onStations: (stations: Surface['stations'], rootX?: number) => void;
   /** to (x aft, y to the right) [m] */ onThruster: (id: string, x: number, y: number) => void;
+  /** largest angle upward of a shaft [rad] */ onTilt: (id: string, to: number) => void;
   /** angle of attack whose row is marked [rad] */ alpha: number;
 }
 
-export function PlanStall({ design, ghost, report, surface, loading, onStations, onThruster, alpha }: Props) {
+export function PlanStall({
+  design,
+  ghost,
+  report,
+  surface,
+  loading,
+  onStations,
+  onThruster,
+  onTilt,
+  alpha,
+}: Props) {
   const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<Held | string | null>(null);
+  const [held, setHeld] = useState<Held | string | ThrustDisc | null>(null);
   const flows = report?.stall.flows ?? [];
   const frame = planFrame(design, flows);
   const of = mappedSurface(design, flows, surface);
@@ -43,6 +55,7 @@ export function PlanStall({ design, ghost, report, surface, loading, onStations,
     if (!held || !matrix) return;
     const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix);
     if (typeof held === 'string') onThruster(held, p.y, p.x);
+    else if ('diameter' in held) onTilt(held.id, tiltAt(held, p.y));
     else move(held, p.y, p.x);
   };
   const state = design.states.find((l) => l.id === loading)?.name ?? '';
@@ -61,7 +74,14 @@ export function PlanStall({ design, ghost, report, surface, loading, onStations,
       <StallPatterns unit={frame.unit} />
       <PlanOutline frame={frame} ghost={ghost} inHand={surface?.id} />
       <PlanMarks unit={frame.unit} cg={report?.cg.x} neutral={report?.neutralX} />
-      <PlanThrusters design={design} unit={frame.unit} onHold={setHeld} onMove={onThruster} />
+      <PlanThrusters
+        design={design}
+        unit={frame.unit}
+        onHold={setHeld}
+        onMove={onThruster}
+        onHoldTilt={setHeld}
+        onTilt={onTilt}
+      />
       {surface && surface.role !== 'fin' && (
         <PlanHandles surface={surface} unit={frame.unit} onHold={setHeld} onMove={move} />
       )}

@@ -12,9 +12,11 @@ interface Props {
   unit: number;
   onHold: (thruster: string) => void;
   /** to (x aft, y to the right) [m] */ onMove: (thruster: string, x: number, y: number) => void;
+  onHoldTilt: (disc: ThrustDisc) => void;
+  /** largest angle upward [rad] */ onTilt: (thruster: string, to: number) => void;
 }
 
-export function PlanThrusters({ design, unit, onHold, onMove }: Props) {
+export function PlanThrusters({ design, unit, onHold, onMove, onHoldTilt, onTilt }: Props) {
   const known = new Set(design.thrusters.map((t) => t.id));
   const discs = thrustDiscs(design);
   return (
@@ -34,6 +36,11 @@ export function PlanThrusters({ design, unit, onHold, onMove }: Props) {
         .filter((d) => known.has(d.id))
         .map((d) => (
           <ShaftHandle key={d.id} {...{ d, unit, onHold, onMove }} />
+        ))}
+      {discs
+        .filter((d) => d.tilt !== undefined)
+        .map((d) => (
+          <TiltHandle key={d.id} {...{ d, unit, onHoldTilt, onTilt }} />
         ))}
     </>
   );
@@ -62,7 +69,9 @@ function ThrustCentre({ design, unit: u }: Pick<Props, 'design' | 'unit'>) {
 /** A press moves by a millimetre, with Shift by ten [m]. */
 const STEP = 0.001;
 
-function ShaftHandle({ d, unit: u, onHold, onMove }: Omit<Props, 'design'> & { d: ThrustDisc }) {
+type Handled<K extends keyof Props> = Pick<Props, K> & { d: ThrustDisc };
+
+function ShaftHandle({ d, unit: u, onHold, onMove }: Handled<'unit' | 'onHold' | 'onMove'>) {
   const units = useWorkspace((w) => w.units);
   const key = (e: KeyboardEvent) => {
     const step = e.shiftKey ? 10 * STEP : STEP,
@@ -93,5 +102,62 @@ function ShaftHandle({ d, unit: u, onHold, onMove }: Omit<Props, 'design'> & { d
     >
       <title>{`${d.name}${does}`}</title>
     </circle>
+  );
+}
+
+const DEG = Math.PI / 180;
+/** What a shaft may tilt up to [rad]. */
+const LEAST_TILT = 60 * DEG,
+  MOST_TILT = 120 * DEG;
+
+/** Largest tilt that puts the handle so far aft of the datum. */
+export function tiltAt(d: ThrustDisc, x: number): number {
+  const along = (2 * (d.x - x)) / d.diameter;
+  return Math.min(MOST_TILT, Math.max(LEAST_TILT, Math.acos(Math.min(1, Math.max(-1, along)))));
+}
+
+/** On the rim: straight out when it tilts upright, ahead when less, aft when more. */
+function TiltHandle({ d, unit: u, onHoldTilt, onTilt }: Handled<'unit' | 'onHoldTilt' | 'onTilt'>) {
+  const tilt = d.tilt!,
+    out = d.y < 0 ? -1 : 1,
+    degrees = Math.round(tilt / DEG);
+  const key = (e: KeyboardEvent) => {
+    const by = { ArrowUp: -1, ArrowDown: 1 }[e.key];
+    if (!by) return;
+    e.preventDefault();
+    onTilt(d.id, Math.min(MOST_TILT, Math.max(LEAST_TILT, tilt + by * (e.shiftKey ? 5 : 1) * DEG)));
+  };
+  const hold = (e: PointerEvent) => {
+    e.preventDefault();
+    e.currentTarget.setPointerCapture?.(e.pointerId);
+    onHoldTilt(d);
+  };
+  const x = d.x - (d.diameter / 2) * Math.cos(tilt),
+    y = d.y + (out * d.diameter) / 2;
+  return (
+    <g>
+      <rect
+        x={y - 0.7 * u}
+        y={x - 0.7 * u}
+        width={1.4 * u}
+        height={1.4 * u}
+        className="plan handle upanddown"
+        tabIndex={0}
+        role="slider"
+        aria-label={`${d.name}, tilts up to ${degrees}°`}
+        aria-valuenow={degrees}
+        onKeyDown={key}
+        onPointerDown={hold}
+      />
+      <text
+        x={y + out * 1.4 * u}
+        y={x + 0.7 * u}
+        fontSize={1.9 * u}
+        textAnchor={out < 0 ? 'end' : 'start'}
+        fill="var(--ink-2)"
+      >
+        {degrees}°
+      </text>
+    </g>
   );
 }
