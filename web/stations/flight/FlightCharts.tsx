@@ -19,10 +19,20 @@ export function FlightCharts() {
   const [view, setView] = useState('climb');
   const envelope = useEnvelope();
   if (!envelope) return null;
-  const { sink, power } = envelope,
-    has = (v: string) => (v === 'power' ? power !== null : v === 'climb' || sink !== undefined);
-  const views = VIEWS.filter((v) => has(v.value)),
-    now = views.some((v) => v.value === view) ? view : 'climb';
+  const { sink, climb, rotorClimb, power } = envelope,
+    climbs = sink ?? climb ?? rotorClimb;
+  const has: Record<string, boolean> = {
+    climb: climbs !== undefined,
+    power: power !== null,
+    turns: sink !== undefined,
+    drag: sink !== undefined,
+  };
+  const views = VIEWS.filter((v) => has[v.value]),
+    now = views.find((v) => v.value === view)?.value ?? views[0]?.value;
+  if (now === undefined)
+    return (
+      <p className="dim">No flight is computed in this state: nothing carries it, or nothing drives it.</p>
+    );
   return (
     <section aria-label="Envelope" className="stack gap8">
       <div>
