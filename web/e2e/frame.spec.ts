@@ -83,7 +83,8 @@ test('top line, rail and strip stay while the sheet scrolls; the skip link leads
   const tops = await page.evaluate(() =>
     ['.topline', '.rail', '.strip'].map((s) => document.querySelector(s)!.getBoundingClientRect().top),
   );
-  expect(tops).toEqual([0, 46, 46]);
+  // at the end of a sheet whose height is no whole pixel the rail ends a share of one early
+  expect(tops.map(Math.round)).toEqual([0, 46, 46]);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
