@@ -17,7 +17,13 @@ export function StateTable({ columns: asked }: { columns: readonly QuantityId[] 
   return (
     <section className="block">
       <h2>Every state</h2>
-      <div className="scrollx">
+      <div
+        className="scrollx"
+        // scrolled by keys too
+        tabIndex={0}
+        role="region"
+        aria-label="Every state: all columns"
+      >
         <table className="sheet wrapped">
           <thead>
             <tr>
