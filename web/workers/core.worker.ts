@@ -26,11 +26,8 @@ import {
   analyseAngles,
   flowPicture,
   modelOptions,
-  modelPolar,
   prepareContour,
   rememberPolar,
-  TABLE_POINTS,
-  warpedModel,
 } from '@skiametra/core/section';
 import { adviseNext, calibrate, effectOf, explainDifference } from '@skiametra/core/refine';
 import { hasWing } from '@skiametra/core/design';
@@ -38,7 +35,8 @@ import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
 import { reduceBench } from '@skiametra/core/trial';
 import { logFlight, logToCsv } from '@skiametra/devices';
-import type { Answers, Job, PolarSpec, Reply } from './jobs';
+import type { Answers, Job, Reply } from './jobs';
+import { polarOfSpec } from './polarOfSpec';
 import { specKey } from './specKey';
 
 const cache: StepCache = new StepCache();
@@ -50,11 +48,6 @@ function benchOf(parts: PartsList): MatchBench {
   const key = JSON.stringify(parts.propellers.map((p) => p.data));
   if (matching?.key !== key) matching = { key, bench: prepareMatch(parts) };
   return matching.bench;
-}
-
-function polarOfSpec({ section, reynolds, nCrit = 9, tripUpper = 1, tripLower = 1, errors }: PolarSpec) {
-  const drawn = modelOf(section, TABLE_POINTS);
-  return modelPolar(errors ? warpedModel(drawn, errors) : drawn, reynolds, { nCrit, tripUpper, tripLower });
 }
 
 /** The flow at every asked angle; none for thin sheets, which are not computed this way. */

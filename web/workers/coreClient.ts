@@ -2,6 +2,7 @@
  * Workers: one for the live assessment (only the newest request is run), one for everything longer, and a few that
  * compute polars side by side.
  */
+import type { DesignDocument } from '@skiametra/core/design';
 import type { Polar } from '@skiametra/core/section';
 import type { Answers, Job, PolarSpec, Reply } from './jobs';
 import { findKept, keep } from './polarShelf';
@@ -186,20 +187,25 @@ export async function picturesOf(
 }
 
 /**
- * Sections that the live worker was asked about last; documents share what an edit leaves alone, so that most edits need
- * not ask again.
+ * What the live worker was asked about last; documents share what an edit leaves alone, so that most edits need not ask
+ * again. Flaps of a state lower sections of the surfaces they are on.
  */
-let asked: unknown = null;
+let asked: readonly unknown[] = [];
+
+function sectionsAsked({ sections, states, surfaces }: DesignDocument['design']): readonly unknown[] {
+  return states.some((s) => s.flaps) ? [sections, states, surfaces] : [sections];
+}
 
 /** Sees to it that both lanes know every polar the document needs. */
 async function preparePolars(
   document: Extract<Job, { task: 'assess' }>['document'],
   onProgress: (p: Progress) => void,
 ): Promise<void> {
-  if (document.design.sections === asked) return;
+  const now = sectionsAsked(document.design);
+  if (now.length === asked.length && now.every((part, i) => part === asked[i])) return;
   const missing = await live.ask<'missing'>({ task: 'missing', document });
   if (missing.length === 0) {
-    asked = document.design.sections;
+    asked = now;
     return;
   }
   onProgress({ done: 0, total: missing.length });
@@ -208,13 +214,14 @@ async function preparePolars(
     section: m.section,
     reynolds: m.reynolds,
     memory: m.key,
+    ...(m.flow ? { flow: true as const } : {}),
   }));
   await polarsOf(specs, (polar, spec, p) => {
     if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]);
     onProgress(p);
   });
   await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
-  asked = document.design.sections;
+  asked = now;
 }
 
 /**

@@ -95,6 +95,7 @@ export interface PolarSpec {
   tripUpper?: number;
   tripLower?: number;
   errors?: { thickness: number; camber: number; nose: number; edge: number };
+  /** of the flow alone, as an assessment keeps it */ flow?: true;
 }
 
 export interface Answers {

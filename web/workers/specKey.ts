@@ -6,5 +6,5 @@ const METHOD = 'coupled-2';
 
 /** Key of a polar by everything that was asked. */
 export function specKey(spec: PolarSpec): string {
-  return `shape-${contentKey([METHOD, spec.section.shape, spec.section.change ?? null, Math.round(spec.reynolds), spec.nCrit ?? 9, spec.tripUpper ?? 1, spec.tripLower ?? 1, spec.errors ?? null])}`;
+  return `shape-${contentKey([METHOD, spec.section.shape, spec.section.change ?? null, Math.round(spec.reynolds), spec.nCrit ?? 9, spec.tripUpper ?? 1, spec.tripLower ?? 1, spec.errors ?? null, ...(spec.flow ? ['flow'] : [])])}`;
 }

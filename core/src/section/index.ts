@@ -31,6 +31,7 @@ export type { Polar, PolarOptions, PolarPoint, PolarSet } from './polar';
 export { blendOf, scaled, stepped, warped, withFlap } from './modify';
 export type { BuildErrors, Step } from './modify';
 export {
+  addsToFlow,
   analyseModel,
   modelOptions,
   flowKey,

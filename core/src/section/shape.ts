@@ -224,6 +224,11 @@ export function flowPolar(model: SectionModel, reynolds: number, options?: Parti
   return low;
 }
 
+/** Whether a shape's polar is more than its flow's: a step's drag, a flap set further than the flow follows. */
+export function addsToFlow({ flow, beyond }: SectionModel): boolean {
+  return beyond !== null || (flow.kind === 'coupled' && (flow.addedDrag > 0 || flow.note !== null));
+}
+
 /** Polar of a shape at one Reynolds number, by the method that fits it. */
 export function modelPolar(model: SectionModel, reynolds: number, options?: Partial<PolarOptions>): Polar {
   const { flow, beyond } = model,

@@ -3,6 +3,7 @@ import { airAt, G0 } from '../air';
 import { hasWing, type Design, type Section } from '../design';
 import { DomainError } from '../numeric';
 import {
+  addsToFlow,
   contourFacts,
   flowKey,
   flowPolar,
@@ -59,6 +60,7 @@ export interface PolarTask {
   key: string;
   section: Pick<Section, 'shape' | 'change'>;
   reynolds: number;
+  /** what is kept is the flow alone: a step's drag, or a flap's further angle, is added each time it is read */ flow?: true;
 }
 
 /**
@@ -79,7 +81,9 @@ export function missingPolars(design: Design): PolarTask[] {
     if (model.flow.kind !== 'coupled') continue;
     for (const reynolds of reynoldsFor(slow, model)) {
       const key = flowKey(model, reynolds);
-      if (key && !recallPolar(key)) out.set(key, { key, section: { shape, change }, reynolds });
+      if (!key || recallPolar(key)) continue;
+      const task = { key, section: { shape, change }, reynolds };
+      out.set(key, addsToFlow(model) ? { ...task, flow: true } : task);
     }
   }
   return [...out.values()];
