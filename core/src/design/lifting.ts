@@ -44,3 +44,10 @@ export function liftingCount(d: Pick<Driven, 'drives' | 'thrusters'>): number {
   if (lift) return thrustersOf(d, lift.id).length;
   return forward ? thrustersOf(d, forward.id).filter(swings).length : 0;
 }
+
+/** Where rotors push together that push alike: the CG belongs there; null without any. */
+export function thrustCentre(places: readonly { x: number; y: number }[]): { x: number; y: number } | null {
+  const n = places.length;
+  if (n === 0) return null;
+  return { x: places.reduce((s, p) => s + p.x, 0) / n, y: places.reduce((s, p) => s + p.y, 0) / n };
+}

@@ -21,7 +21,7 @@ export { handlingOf } from './handling';
 export type { HandlingLine } from './handling';
 export { climbGlide, glideRange, sinkAt, slopeWindow } from './glider';
 export type { ClimbGlide, GlideRange, SlopeWindow } from './glider';
-export { gustMargin, innerStall } from './turning';
+export { gustMargin, innerStall, turnStall } from './turning';
 export type { StallingWing } from './turning';
 export { speedScale, speedWithoutThrust } from './speedScale';
 export type { SpeedScale } from './speedScale';

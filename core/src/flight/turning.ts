@@ -13,6 +13,9 @@ export interface StallingWing {
   /** of strips: local lift over what the section carries, at the stall */ readonly ratio: readonly number[];
 }
 
+/** Stall of the wing as a whole in a level turn [m/s]. @param stall straight [m/s] @param bank [rad] */
+export const turnStall = (stall: number, bank: number): number => stall / Math.sqrt(Math.cos(bank));
+
 /** Speed that a strip needs where it is, n times the weight carried [m/s]. */
 const needed = (w: StallingWing, i: number, bank: number) =>
   w.stall * Math.sqrt(Math.max(0, w.ratio[i]) / Math.cos(bank));
@@ -23,7 +26,7 @@ const needed = (w: StallingWing, i: number, bank: number) =>
  */
 export function innerStall(wing: StallingWing, bank: number): number {
   const slower = G0 * Math.sin(bank) * wing.half;
-  let most = wing.stall / Math.sqrt(Math.cos(bank));
+  let most = turnStall(wing.stall, bank);
   for (let i = 0; i < wing.eta.length; i++) {
     const needs = needed(wing, i, bank);
     most = Math.max(most, 0.5 * (needs + Math.sqrt(needs * needs + 4 * wing.eta[i] * slower)));
@@ -34,7 +37,7 @@ export function innerStall(wing: StallingWing, bank: number): number {
 /** Loss of airspeed, as by a gust from behind, that stalls the first strip in a turn [m/s]; below nil it has stalled. */
 export function gustMargin(wing: StallingWing, bank: number, speed: number): number {
   const slower = (G0 * Math.sin(bank) * wing.half) / speed;
-  let least = speed - wing.stall / Math.sqrt(Math.cos(bank));
+  let least = speed - turnStall(wing.stall, bank);
   for (let i = 0; i < wing.eta.length; i++)
     least = Math.min(least, speed - wing.eta[i] * slower - needed(wing, i, bank));
   return least;

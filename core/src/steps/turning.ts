@@ -1,6 +1,6 @@
 /** Turns against the stall: of the inner wing, and what a gust from behind leaves of the margin at each speed and bank. */
 import { hovers } from '../design';
-import { gustMargin, innerStall, type StallingWing } from '../flight';
+import { gustMargin, innerStall, turnStall, type StallingWing } from '../flight';
 import { airframe } from './drag';
 import { work } from './lap';
 import { stallOrder } from './lift';
@@ -88,7 +88,7 @@ const CURVES = curvesOf(turning, {
     bare: true,
     xKind: 'angle',
     yKind: 'speed',
-    read: (r) => r && { x: ALONG, y: ALONG.map((b) => r.wing.stall / Math.sqrt(Math.cos(b))) },
+    read: (r) => r && { x: ALONG, y: ALONG.map((b) => turnStall(r.wing.stall, b)) },
   },
   innerStall: {
     bare: true,

@@ -1,5 +1,5 @@
 /** The craft from above, nose up: where its rotors, its body and the ruler beside it are drawn [m]. */
-import type { Design } from '@skiametra/core/design';
+import { thrustCentre, type Design } from '@skiametra/core/design';
 import type { RotorReport } from '@skiametra/core/views';
 
 export interface Disc {
@@ -47,15 +47,12 @@ export function rotorFrame(design: Pick<Design, 'body'>, report: RotorReport): R
   const wide = Math.max(...us) - Math.min(...us),
     unit = wide / 78,
     ruler = Math.max(...us) + 6 * unit;
-  const n = places.length;
+  const centre = thrustCentre(places)!;
   return {
     discs,
     body: `${outline.map(([u, v], i) => `${i ? 'L' : 'M'}${u.toFixed(4)} ${v.toFixed(4)}`).join('')}Z`,
     cg: { u: cg.y, v: cg.x },
-    centre: {
-      u: places.reduce((s, p) => s + p.y, 0) / n,
-      v: places.reduce((s, p) => s + p.x, 0) / n,
-    },
+    centre: { u: centre.y, v: centre.x },
     band: share && !share.beside && share.to > share.from ? { from: share.from, to: share.to } : null,
     ruler,
     unit,

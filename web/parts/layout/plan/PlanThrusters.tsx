@@ -1,7 +1,7 @@
 'use client';
 /** What turns, on the plan: the sense of each rotor, a handle on its place, and the middle of what lifts. */
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { liftingPlaces, type Design } from '@skiametra/core/design';
+import { liftingPlaces, thrustCentre, type Design } from '@skiametra/core/design';
 import { thrustDiscs, type ThrustDisc } from '@skiametra/core/layout';
 import { formatQuantity } from '@skiametra/core/units';
 import { useWorkspace } from '../../workspace/useWorkspace';
@@ -48,10 +48,9 @@ export function PlanThrusters({ design, unit, onHold, onMove, onHoldTilt, onTilt
 
 /** Where equal rotors push together, when it hangs on them: the CG belongs there. */
 function ThrustCentre({ design, unit: u }: Pick<Props, 'design' | 'unit'>) {
-  const places = liftingPlaces(design);
-  if (places.length === 0) return null;
-  const x = places.reduce((s, p) => s + p.x, 0) / places.length,
-    y = places.reduce((s, p) => s + p.y, 0) / places.length;
+  const centre = thrustCentre(liftingPlaces(design));
+  if (!centre) return null;
+  const { x, y } = centre;
   return (
     <g>
       <path
