@@ -10,6 +10,7 @@ const SHOWN: Readonly<Record<Place, string>> = {
   structure: 'Structure',
   states: 'Balance: States',
   flight: 'Test, above the card',
+  air: 'Flight: In the air, and Mission where something is let go or towed',
   export: 'Sections: Templates; Shape: Drawings out',
 };
 

@@ -24,6 +24,7 @@ import { POWER_OPTIONS, powerCommand, propellerCommand, rubberCommand } from './
 import { SECTION_OPTIONS, sectionCommand } from './section';
 import { SPAR_OPTIONS, sparCommand } from './spar';
 import { hoverCommand } from './hover';
+import { dropCommand, MISSION_OPTIONS, missionCommand } from './mission';
 import { structureCommand } from './structure';
 import { projectText } from './projectText';
 import { UsageError } from './usage';
@@ -56,6 +57,10 @@ skia hover FILE [--state NAME]           hover, shares of the rotors, flight on 
 skia launch FILE [--way hand|bungee|winch|rail|dolly|towed|dropped|run] [--speed MPS] [--height M] [--angle-deg A]
             [--pull N --stretch M] [--length M --force N] [--dolly-mass KG] [--state NAME]
                                          airspeed when it is let go, height lost, what throw is needed
+skia mission FILE [--mission NAME] [--state NAME]
+                                         a mission leg by leg, what it takes in all and what ends it
+skia drop --height M --speed MPS [--mass KG] [--drag-area M2] [--wind MPS]
+                                         how long it falls, how far ahead it lands, how fast; a tail wind is above zero
 skia structure FILE [--case NAME] [--state NAME]
                                          load cases, margins along the wing, what fails first, what the members weigh
 skia spar --shape tube|rod|box|channel|i|strip|caps --height-mm H [--width-mm B] [--wall-mm T] [--cap-mm C --web-mm W]
@@ -169,6 +174,7 @@ function parsed(args: string[]) {
       ...POWER_OPTIONS,
       ...SPAR_OPTIONS,
       ...LAUNCH_OPTIONS,
+      ...MISSION_OPTIONS,
       case: { type: 'string' },
       port: { type: 'string' },
       state: { type: 'string' },
@@ -238,6 +244,14 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   async launch(asked) {
     const { doc, state } = await opened('launch', asked);
     asked.json(launchCommand(doc, state, asked.values));
+  },
+  async mission(asked) {
+    const { doc, state } = await opened('mission', asked);
+    asked.json(missionCommand(doc, state, asked.values.mission));
+  },
+  drop({ operand, values, json }) {
+    noOperand(operand, 'figures are options.');
+    json(dropCommand(values));
   },
   async structure(asked) {
     const { doc, state } = await opened('structure', asked);

@@ -5,7 +5,8 @@
 import { assess, assessQuickly, evaluate, modelOf, StepCache, type QuantityRef } from '../src/assess';
 import { runOf } from '../src/assess';
 import { Slopes } from '../src/assess/uncertainty';
-import { READ } from '../src/steps';
+import { boundFlights, READ } from '../src/steps';
+import { dropPlaces, fallOf, footprintOf } from '../src/mission';
 import { layoutReport, powerReport, soldReport } from '../src/views';
 import { bitternDocument, craneDocument, dunlinDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath, powertrainOf } from '../src/design';
@@ -101,9 +102,18 @@ function spreadsOf(
   step: typeof READ.changeTime.step,
   state: string,
 ) {
-  const design = setPath(d.design, path, value),
-    slopes = new Slopes(runOf({ brief: d.brief, design }, d.calibration, warm), d.calibration);
+  const { brief, design } = setPath(d, path, value),
+    slopes = new Slopes(runOf({ brief, design }, d.calibration, warm), d.calibration);
   return slopes.spreadsOf(step, state);
+}
+
+/** Drops of a footprint, in plain figures. */
+function footprint(count: number) {
+  let k = 0;
+  const normal = () => Math.sin(++k) * Math.SQRT2,
+    drop = { height: 25, airspeed: 6, mass: 0.3, dragArea: 0.01, density: 1.225 },
+    spread = { height: 1, speed: 0.5, wind: 1, time: 0.1 };
+  return footprintOf(dropPlaces(drop, spread, normal, count), fallOf(drop), 3);
 }
 
 const lu = median(() => luInPlace(matrix.slice(), N), 31);
@@ -184,20 +194,48 @@ const rows: Record<string, [ms: number, note: string]> = {
     'eight cases of ten states along the span, on both sides of every cause',
   ],
   'envelope on rotors with uncertainty': [
-    median((k) => spreadsOf(dunlin, 'flight.lean', 0.6 + 1e-3 * k, READ.rotorTopSpeed.step, 'darts-16'), 15),
+    median(
+      (k) => spreadsOf(dunlin, 'design.flight.lean', 0.6 + 1e-3 * k, READ.rotorTopSpeed.step, 'darts-16'),
+      15,
+    ),
     'one state: flight over speed on both sides of every cause',
   ],
   'envelope on the wing with uncertainty': [
-    median((k) => spreadsOf(doc, 'flight.reserve', 0.15 + 1e-4 * k, READ.cruiseLongest.step, 'tubes-8'), 15),
+    median(
+      (k) => spreadsOf(doc, 'design.flight.reserve', 0.15 + 1e-4 * k, READ.cruiseLongest.step, 'tubes-8'),
+      15,
+    ),
     'one state: level power over speed, longest and farthest, on both sides of every cause',
   ],
   'corridor with uncertainty': [
     median(
-      (k) => spreadsOf(crane, 'dragItems.0.dragArea', 0.002 + 1e-6 * k, READ.changeTime.step, 'cruise-full'),
+      (k) =>
+        spreadsOf(
+          crane,
+          'design.dragItems.0.dragArea',
+          0.002 + 1e-6 * k,
+          READ.changeTime.step,
+          'cruise-full',
+        ),
       15,
     ),
     'one state: shares over speed, two changes, on both sides of every cause',
   ],
+  'mission of 46 legs with uncertainty': [
+    median(
+      (k) =>
+        spreadsOf(
+          doc,
+          'brief.missions.relay.rounds.crossing.legs.hand-over.time',
+          18 + 1e-3 * k,
+          boundFlights,
+          'all',
+        ),
+      15,
+    ),
+    'a leg edited: charge, heat, volts and margins of every leg, on both sides of every cause',
+  ],
+  'footprint of 10,000 drops': [median(() => footprint(10_000), 5), 'with drag, in the browser in a worker'],
   'what is sold, 1649 built spars': [
     median(() => soldReport(doc, 'spar', 'built', warm), 5),
     'caps of strips over webs, as deep as the section, ranked for every case of every state',

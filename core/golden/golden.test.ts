@@ -14,7 +14,7 @@ import {
   starterDocument,
   waferDocument,
 } from '../src/demo';
-import { readDocument, SCHEMA_VERSION, type DesignDocument } from '../src/design';
+import { lapMission, readDocument, SCHEMA_VERSION, type DesignDocument } from '../src/design';
 import { pin, type Pinned } from './pin';
 
 const RELATIVE = 1e-9,
@@ -71,15 +71,18 @@ const OF_SCHEMA_4: Record<string, () => DesignDocument> = {
   wafer: waferDocument,
 };
 
-/** What bears the demos has been drawn anew since. */
-function unborne({ design, ...doc }: DesignDocument): object {
-  const { structure: _, ...rest } = design;
-  return { ...doc, design: rest };
+/** What bears the demos has been drawn anew since, and what they fly beside laps has been written leg by leg. */
+function unborne({ design, brief, ...doc }: DesignDocument): object {
+  const { structure: _, ...rest } = design,
+    tasks = brief.tasks.map(({ mission: _m, ...t }) => t),
+    laps = lapMission(brief)?.mission.id === 'laps' && brief.missions.length > 1;
+  const missions = laps ? brief.missions.filter((m) => m.id === 'laps') : [];
+  return { ...doc, brief: { ...brief, missions, tasks }, design: rest };
 }
 
 describe('documents stored by earlier versions', () => {
   for (const [name, make] of Object.entries(OF_SCHEMA_4))
-    it(`${name} of schema 4 is the present one but for its members`, () => {
+    it(`${name} of schema 4 is the present one but for its members and missions`, () => {
       // the demo's turns were banked anew since
       const old = upgraded(`${name}-4`),
         { turnBank } = make().design.flight;
@@ -88,8 +91,19 @@ describe('documents stored by earlier versions', () => {
       expect(unborne(banked)).toEqual(unborne(make()));
     });
   // the canard is balanced anew when it is made, by masses as they are placed now
-  for (const name of ['bitterncanard-4', 'crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'])
+  const read = ['bitterncanard-4', 'crane-1', 'bittern-2', 'wafer-2', 'bittern-3', 'crane-3'];
+  for (const name of [...read, 'bittern-5', 'crane-5', 'dunlin-5'])
     it(`${name} can be read`, () => expect(upgraded(name).schemaVersion).toBe(SCHEMA_VERSION));
+});
+
+describe('legs of schema 5', () => {
+  it.each([
+    ['bittern-5', ['takeOff', 'climb', 'straight', 'glide']],
+    ['dunlin-5', ['climb', 'straight', 'drop', 'straight', 'hover']],
+  ])('%s: by the kinds that are flown now', (name, kinds) => {
+    const flown = upgraded(name).brief.missions.find((m) => m.id === 'flight')!;
+    expect(flown.rounds.flatMap((r) => r.legs.map((l) => l.kind))).toEqual(kinds);
+  });
 });
 
 describe('golden', () => {

@@ -62,10 +62,10 @@ export function pin(doc: DesignDocument, reports = true): Pinned {
     ledger = assess(brief, design, calibration, cache),
     out: Pinned = { stopped: ledger.stopped && sentence(ledger.stopped) };
   for (const e of ledger.entries) {
-    const { id, state, part, value, sigma, warnings, names } = e;
+    const { id, state, part, leg, value, sigma, warnings, names } = e;
     flatten(
       { value, sigma, warnings, names, ...sharesOf(e) },
-      `${part ? `${id}-${part}` : id}@${state}`,
+      `${[id, part, leg].filter(Boolean).join('-')}@${state}`,
       out,
     );
   }

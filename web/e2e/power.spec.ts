@@ -157,7 +157,7 @@ test('rubber, hover, sun, supply and swaps of the demo projects', async ({ page 
   await expect(page.getByLabel('Hover in words')).toContainText(/worst lift motor at 70 %/);
   await expect(page.getByLabel('Wing or rotors')).toContainText('On the rotors all the way');
   await tab(page, 'Energy');
-  await expect(page.getByLabel('The plan in words')).toContainText(/Not yet flown: change to the wing/);
+  await expect(page.getByLabel('The plan in words')).toContainText(/Never flown yet: change to the wing/);
   await expect(page.getByLabel('Claims')).toContainText(/overall efficiency of 7\d %/);
 
   await page.goto('/projects/1/versions/3/power');

@@ -13,6 +13,7 @@ import {
   layoutAdvice,
   layoutReport,
   loadPlan,
+  missionReport,
   armsOf,
   byMass,
   powerReport,
@@ -34,7 +35,8 @@ import { hasWing } from '@skiametra/core/design';
 import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
 import { reduceBench } from '@skiametra/core/trial';
-import { logFlight, logToCsv } from '@skiametra/devices';
+import { dropPlaces } from '@skiametra/core/mission';
+import { logFlight, logToCsv, normalFrom } from '@skiametra/devices';
 import type { Answers, Job, Reply } from './jobs';
 import { polarOfSpec } from './polarOfSpec';
 import { specKey } from './specKey';
@@ -88,6 +90,8 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
       : null,
   byMass: (j) => byMass(j.document, j.loading, cache),
   rotors: (j) => rotorReport(j.document, j.ledger, j.loading, cache),
+  mission: (j) => missionReport(j.document, j.ledger, { mission: j.mission, state: j.loading }, cache),
+  drops: (j) => dropPlaces(j.drop, j.spread, normalFrom(j.seed), j.count),
   layoutAdvice: (j) =>
     layoutAdvice(j.document.brief, j.document.design, j.document.calibration, j.ledger, j.loading, cache),
   growth: (j) => growthReport(j.document.brief, j.document.design, j.document.calibration, cache),

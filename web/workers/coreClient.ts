@@ -301,9 +301,44 @@ export async function reportRotors(
   return live.ask<'rotors'>({ task: 'rotors', ...job });
 }
 
+/** A mission leg by leg, by the same worker. */
+export async function reportMission(
+  job: Omit<Extract<Job, { task: 'mission' }>, 'task'>,
+): Promise<Answers['mission']> {
+  return live.ask<'mission'>({ task: 'mission', ...job });
+}
+
 /** What the wing of one state bears, by the worker that has just assessed it. */
 export async function reportStructure(
   job: Omit<Extract<Job, { task: 'structure' }>, 'task'>,
 ): Promise<Answers['structure']> {
   return live.ask<'structure'>({ task: 'structure', ...job });
+}
+
+/** Drops of one slice: between two of them it may be stopped. */
+const DROPS = 500;
+
+/** Many drops, in a worker of their own. @returns ahead and aside, drop after drop [m] @throws Stopped */
+export async function dropsOf(
+  job: Omit<Extract<Job, { task: 'drops' }>, 'task' | 'seed'>,
+  onProgress: (p: Progress) => void,
+  signal?: AbortSignal,
+): Promise<Float64Array> {
+  const slices = Array.from({ length: Math.ceil(job.count / DROPS) }, (_, i) => i),
+    places = new Float64Array(2 * job.count);
+  let done = 0;
+  await spread(
+    slices,
+    (lane, i) => {
+      const count = Math.min(DROPS, job.count - i * DROPS);
+      return lane.ask<'drops'>({ task: 'drops', drop: job.drop, spread: job.spread, count, seed: i + 1 });
+    },
+    (slice, i) => {
+      places.set(slice, 2 * i * DROPS);
+      done += slice.length / 2;
+      onProgress({ done, total: job.count });
+    },
+    signal,
+  );
+  return places;
 }

@@ -4,6 +4,7 @@ import type {
   GrowthReport,
   LayoutAdvice,
   LayoutReport,
+  MissionReport,
   PowerReport,
   ByMass,
   RotorReport,
@@ -23,6 +24,7 @@ import type {
   Section,
   Swap,
 } from '@skiametra/core/design';
+import type { DropSpread, Falling } from '@skiametra/core/mission';
 import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
 import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
@@ -74,6 +76,10 @@ export type Job =
   | { task: 'structure'; document: DesignDocument; loading: string }
   | { task: 'byMass'; document: DesignDocument; loading: string }
   | { task: 'rotors'; document: DesignDocument; ledger: Ledger; loading: string }
+  /** a mission, flown by the state that is looked at where it names none */
+  | { task: 'mission'; document: DesignDocument; ledger: Ledger; loading: string; mission: string }
+  /** some drops of a footprint */
+  | { task: 'drops'; drop: Falling; spread: DropSpread; count: number; seed: number }
   /** members that are sold, for the place of one of the wing's */
   | { task: 'sold'; document: DesignDocument; member: string; kind: SoldKind }
   /** a load test of the wing, planned; null where nothing bears */
@@ -112,6 +118,8 @@ export interface Answers {
   /** null without a wing */ layout: LayoutReport | null;
   /** null where it neither runs nor is thrown */ byMass: ByMass | null;
   /** null where no rotor lifts */ rotors: RotorReport | null;
+  /** null where there is no such mission */ mission: MissionReport | null;
+  drops: Float64Array;
   layoutAdvice: LayoutAdvice;
   growth: GrowthReport;
   template: Design;

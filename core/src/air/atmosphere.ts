@@ -36,6 +36,9 @@ export function isaPressure(altitude: number): number {
   return P0 * (isaTemperature(altitude) / T0) ** (-G0 / (R_AIR * L0));
 }
 
+/** Density of the standard day at sea level [kg/m3], 1.225: where nobody says what day it is. [USSA76] */
+export const standardDensity = (): number => isaPressure(0) / (R_AIR * T0);
+
 /** Dynamic viscosity [Pa s] at T [K], 150 to 500. [USSA76] 51 */
 export function sutherlandViscosity(temperature: number): number {
   requireInRange('temperature', temperature, 150, 500, 'K');

@@ -8,7 +8,7 @@
  */
 import type { Brief, Calibration, Design } from '../design';
 import { DomainError } from '../numeric';
-import { causesAt, inputsOf, QUANTITIES, READ, readRef, type QuantityId, type Source } from '../steps';
+import { causesAt, inputsOf, QUANTITIES, readRef, type QuantityId, type Source } from '../steps';
 import { StepCache } from './cache';
 import { drawnCurves } from './curves';
 import { findingsOf } from './findings';
@@ -18,7 +18,7 @@ import { compileTasks, scoreStates, type CompiledTask, type ScoreResult } from '
 import { stripChances } from './stripChance';
 import { Spreads } from './spreads';
 import { say, type Said } from '../words';
-import { cellsOf, eachOf, valuesOf, type Cell, type Values } from './values';
+import { cellsOf, eachOf, remarksOn, valuesOf, type Cell, type Values } from './values';
 
 /** The steps of a document at what was learnt. */
 export function runOf(source: Source, calibration: Calibration, cache: StepCache): Run {
@@ -36,7 +36,7 @@ interface Task {
 function prepareTask(brief: Brief, design: Design, cal: Calibration, cache: StepCache): Task {
   const run = runOf({ brief, design }, cal, cache),
     cells = cellsOf(run);
-  return { run, cells, values: valuesOf(run, cells), tasks: compileTasks(brief) };
+  return { run, cells, values: valuesOf(run, cells), tasks: compileTasks(brief, design) };
 }
 
 /** The best score names its state. */
@@ -46,7 +46,7 @@ const namesOf = (id: QuantityId, best: string | null) =>
 const NO_SPREAD = say('no-spread', {});
 
 /** A number of a ledger before its spread is known. */
-type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'case' | 'value' | 'warnings' | 'names'> & {
+type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'leg' | 'case' | 'value' | 'warnings' | 'names'> & {
   key: string;
 };
 
@@ -54,11 +54,13 @@ type Told = Pick<LedgerEntry, 'id' | 'state' | 'part' | 'case' | 'value' | 'warn
 function toldBy(task: Task, score: ScoreResult): Told[] {
   const { run, cells, values } = task;
   const read: Told[] = [];
-  eachOf(run, cells, ({ key, id, state, case: of }, result) => {
-    const value = values[key];
+  eachOf(run, cells, (cell, result) => {
+    const { key, id, state, case: of, part, leg } = cell,
+      value = values[key];
     if (value === undefined) return;
-    const warnings = READ[id].remarks(result, run.sourceOf(state));
-    read.push({ key, id, state, ...(of === undefined ? {} : { case: of }), value, warnings });
+    const warnings = remarksOn(cell, result, run.sourceOf(state)),
+      place = { ...(of && { case: of }), ...(part && { part }), ...(leg && { leg }) };
+    read.push({ key, id, state, ...place, value, warnings });
   });
   const scores = Object.entries(score.values).flatMap(([key, value]): Told[] => {
     const ref = readRef(key);

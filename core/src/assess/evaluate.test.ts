@@ -12,7 +12,7 @@ beforeAll(() => {
   ledger = assess(doc.brief, doc.design, doc.calibration, cache);
 });
 const refsOf = (l: Ledger): QuantityRef[] =>
-  l.entries.flatMap(({ id, state, part, case: of }) =>
+  l.entries.flatMap(({ id, state, part, leg, case: of }) =>
     id === 'stripChance'
       ? []
       : [
@@ -20,6 +20,7 @@ const refsOf = (l: Ledger): QuantityRef[] =>
             id,
             ...(state === 'all' ? {} : { state }),
             ...(part ? { part } : {}),
+            ...(leg ? { leg } : {}),
             ...(of ? { case: of } : {}),
           },
         ],

@@ -24,6 +24,7 @@ import {
   USUAL_LIMIT,
 } from '../power';
 import { judgeAsFlown } from './asFlown';
+import { missionFindings, winchFindings } from './missionFindings';
 import { structureFindings } from './structureFindings';
 import { say, type Fields, type Said } from '../words';
 import { AILERON_RESERVE } from '../surface';
@@ -318,6 +319,8 @@ export function findingsOf(
   flightFindings(design, ledger, add);
   landingFindings(brief, design, ledger, add);
   departureFindings(design, ledger, add);
+  missionFindings(brief, ledger, add);
+  winchFindings(design, add);
   for (const e of scoreErrors) add('score', 'look', 'all', e);
   for (const c of checkRequirements(brief, design, ledger)) {
     if (c.status === 'unknown') add('brief', 'look', 'all', c.said);

@@ -6,7 +6,8 @@ import type { Said } from '../words';
 export interface LedgerEntry {
   readonly id: QuantityId;
   /** loading id, or 'all' */ readonly state: string;
-  /** which of several: the task of points */ readonly part?: string;
+  /** which of several: the task of points, the mission */ readonly part?: string;
+  /** of a mission */ readonly leg?: string;
   /** load case */ readonly case?: string;
   /** SI */ readonly value: number;
   /** standard uncertainty, SI */ readonly sigma: number;
@@ -63,7 +64,7 @@ export interface Ledger {
 }
 
 /** Written reference of an entry, as watch lists and measurements have it. */
-export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part' | 'case'>): string {
+export function keyOf(e: Pick<LedgerEntry, 'id' | 'state' | 'part' | 'leg' | 'case'>): string {
   return refText(e);
 }
 
@@ -87,6 +88,17 @@ export function entryOf(
   const index = entriesByKey(ledger),
     at = (s: string) => index.get(keyOf({ id, state: s, ...(part === undefined ? {} : { part }) }));
   return at(state) ?? at(ALL);
+}
+
+/** Entry of a mission, or of one of its legs; of the state that flies it where any may. */
+export function flownOf(
+  ledger: Ledger,
+  id: QuantityId,
+  at: { mission: string; leg?: string; state: string },
+): LedgerEntry | undefined {
+  const index = entriesByKey(ledger),
+    ref = { id, part: at.mission, ...(at.leg === undefined ? {} : { leg: at.leg }) };
+  return index.get(refText({ ...ref, state: at.state })) ?? index.get(refText({ ...ref, state: ALL }));
 }
 
 /** Entry of a load case in a state. */

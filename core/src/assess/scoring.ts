@@ -1,20 +1,10 @@
 /** Score of every loading from the brief's formulas over the values of a chain run. */
 import { hovers, type Brief, type Design, powertrainOf, courseOf } from '../design';
-import { compileFormula, type FormulaResult, type NameTable } from '../score';
-import type { KindName } from '../units';
-import { ALL, QUANTITIES, refText } from '../steps';
+import { compileFormula, type FormulaResult } from '../score';
+import { ALL, refText } from '../steps';
 import { say, type Said } from '../words';
+import { namesOf } from './names';
 import type { Values } from './values';
-
-const CONSTANTS: Record<string, KindName | null> = { window: 'time', timedLaps: null };
-
-/** Names a formula may use: ledger quantities but scores, the course's figures, and the brief's rivals. */
-export function formulaNames(brief: Brief): NameTable {
-  const names: Record<string, KindName | null> = { ...CONSTANTS };
-  for (const q of Object.values(QUANTITIES)) if (q.station !== 'score') names[q.id] = q.kind;
-  for (const r of brief.rivals) names[r.name] = null;
-  return names;
-}
 
 /** Why a loading cannot be flown as asked; empty when it can. */
 function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
@@ -37,15 +27,17 @@ function flyProblems(brief: Brief, design: Design, v: Values, loading: string): 
 /** The brief's formulas, read once. */
 export type CompiledTask = { m: Brief['tasks'][number]; f: FormulaResult };
 
-/** A brief does not change: its formulas are read once. */
-const compiled = new WeakMap<Brief, readonly CompiledTask[]>();
+/** A brief and its states do not change: their formulas are read once. */
+const compiled = new WeakMap<Brief, WeakMap<Design['states'], readonly CompiledTask[]>>();
 
-export function compileTasks(brief: Brief): readonly CompiledTask[] {
-  const known = compiled.get(brief);
-  if (known) return known;
-  const names = formulaNames(brief),
-    made = brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, names) }));
-  compiled.set(brief, made);
+export function compileTasks(brief: Brief, { states }: Pick<Design, 'states'>): readonly CompiledTask[] {
+  let by = compiled.get(brief);
+  if (!by) compiled.set(brief, (by = new WeakMap()));
+  let made = by.get(states);
+  if (!made) {
+    const { table } = namesOf(brief, states);
+    by.set(states, (made = brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, table) }))));
+  }
   return made;
 }
 
@@ -61,8 +53,14 @@ export interface ScoreResult {
 const FLYING = ['groundRun', 'climbRate', 'failLoadFactor', 'hoverMargin'];
 
 /** Quantities that a score is made of: named by the formulas, and those that say whether a state can be flown. */
-export function namesIn(tasks: readonly CompiledTask[]): ReadonlySet<string> {
-  const named = tasks.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : []));
+export function namesIn(
+  brief: Brief,
+  design: Pick<Design, 'states'>,
+  tasks: readonly CompiledTask[],
+): ReadonlySet<string> {
+  const { meant } = namesOf(brief, design.states),
+    written = tasks.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : [])),
+    named = written.map((n) => meant.get(n)?.id ?? n);
   return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
 }
 
@@ -109,7 +107,7 @@ function fieldFigures(brief: Brief): Record<string, number>[] {
 
 /** Least and most that a state scores while the field does between its low and its high figures. */
 export function scoreRange(brief: Brief, design: Design, v: Values, state: string): [number, number] {
-  const tasks = compileTasks(brief);
+  const tasks = compileTasks(brief, design);
   const scores = fieldFigures(brief).map(
     (rivals) => scoreStates(brief, design, v, { rivals, tasks }).values[`score@${state}`],
   );
@@ -121,12 +119,16 @@ interface Row {
   readonly task: CompiledTask;
   /** id of the state that flies it */ readonly flown: string;
   readonly key: string;
-  readonly names: readonly { readonly name: string; readonly here: string; readonly all: string }[];
+  /** names of its formula, and where their numbers may stand */ readonly names: readonly {
+    readonly name: string;
+    readonly keys: readonly string[];
+  }[];
 }
 
+type Meanings = ReturnType<typeof namesOf>['meant'];
 const rowsKnown = new WeakMap<readonly CompiledTask[], WeakMap<Design['states'], readonly Row[][]>>();
 
-function rowOf(task: CompiledTask, state: string): Row {
+function rowOf(task: CompiledTask, state: string, meant: Meanings): Row {
   const { m, f } = task,
     flown = m.state === 'each' ? state : m.state,
     names = f.status === 'ok' ? [...f.names] : [];
@@ -134,16 +136,20 @@ function rowOf(task: CompiledTask, state: string): Row {
     task,
     flown,
     key: refText({ id: 'points', state, part: m.id }),
-    names: names.map((name) => ({ name, here: `${name}@${flown}`, all: `${name}@${ALL}` })),
+    names: names.map((name) => ({
+      name,
+      keys: meant.get(name)?.keys(flown) ?? [`${name}@${flown}`, `${name}@${ALL}`],
+    })),
   };
 }
 
 /** Rows of every state: the same for all values. */
-function rowsOf(tasks: readonly CompiledTask[], states: Design['states']): readonly Row[][] {
+function rowsOf(tasks: readonly CompiledTask[], brief: Brief, states: Design['states']): readonly Row[][] {
   let by = rowsKnown.get(tasks);
   if (!by) rowsKnown.set(tasks, (by = new WeakMap()));
   let rows = by.get(states);
-  if (!rows) by.set(states, (rows = states.map((l) => tasks.map((t) => rowOf(t, l.id)))));
+  const { meant } = namesOf(brief, states);
+  if (!rows) by.set(states, (rows = states.map((l) => tasks.map((t) => rowOf(t, l.id, meant)))));
   return rows;
 }
 
@@ -158,7 +164,8 @@ interface Scoring {
 function pointsOf({ task: { f }, flown, names }: Row, s: Scoring): { points: number; said: Said[] } {
   if (f.status !== 'ok') return { points: 0, said: [] };
   const env: Record<string, number> = { ...s.fixed };
-  for (const { name, here, all } of names) if (!(name in s.fixed)) env[name] = s.v[here] ?? s.v[all] ?? NaN;
+  for (const { name, keys } of names)
+    if (!(name in s.fixed)) env[name] = s.v[keys.find((k) => s.v[k] !== undefined) ?? ''] ?? NaN;
   if (s.held && f.names.includes('laps')) env.laps = s.v[`lapsExact@${flown}`];
   const points = f.evaluate(env),
     problems = s.problems(flown);
@@ -189,7 +196,7 @@ export function scoreStates(
   v: Values,
   options: { rivals?: Rivals; held?: HeldSteps; tasks?: readonly CompiledTask[] } = {},
 ): ScoreResult {
-  const { rivals = 'likely', held, tasks = compileTasks(brief) } = options;
+  const { rivals = 'likely', held, tasks = compileTasks(brief, design) } = options;
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
   // where nothing is scored there is no score, and none is nought
   if (!tasks.length) return out;
@@ -207,7 +214,7 @@ export function scoreStates(
   for (const { m, f } of tasks)
     if (f.status === 'error')
       out.errors.push(say('formula-error', { task: m.name || m.id, problem: f.message }));
-  rowsOf(tasks, design.states).forEach((rows, i) => {
+  rowsOf(tasks, brief, design.states).forEach((rows, i) => {
     let total = 0;
     for (const row of rows) {
       const { points, said } = pointsOf(row, scoring);

@@ -41,7 +41,7 @@ export function sensitivities(
   const run = runOf({ brief, design }, calibration, cache),
     cells = cellsOf(run),
     at = new Map(cells.map((c): [string, Cell] => [c.key, c])),
-    tasks = compileTasks(brief);
+    tasks = compileTasks(brief, design);
   let known: { values: Values; spreads: Spreads } | null = null;
   // scores need every number; what is read off a step needs only its own
   const scored = () => (known ??= scoredOf({ run, cells, tasks }, calibration));

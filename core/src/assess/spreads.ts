@@ -3,7 +3,7 @@
  * laps among them, with what is a step held: which states can be flown and which is best.
  */
 import type { Calibration } from '../design';
-import { READ, READ_IDS, type CauseId, type ReadCurve, type ReadId } from '../steps';
+import type { CauseId, ReadCurve, Step } from '../steps';
 import type { Run } from './run';
 import { heldSteps, namesIn, scoreStates, type CompiledTask, type HeldSteps } from './scoring';
 import { Slopes, type Sides, type Slope, type Spread } from './uncertainty';
@@ -22,7 +22,7 @@ const differenced = (key: string): string => key.replace(/^laps@/, 'lapsExact@')
 export class Spreads {
   readonly slopes: Slopes;
   private readonly cellAt: ReadonlyMap<string, Cell>;
-  private readonly named: readonly ReadId[];
+  /** cells that scores are made of */ private readonly named: readonly Cell[];
   private scored: { keys: readonly string[]; sides: readonly Sides[] } | null = null;
 
   constructor(
@@ -31,14 +31,15 @@ export class Spreads {
   ) {
     this.slopes = new Slopes(task.run, cal);
     this.cellAt = new Map(task.cells.map((c) => [c.key, c]));
-    const names = namesIn(task.tasks);
-    this.named = READ_IDS.filter((id) => names.has(id));
+    const { brief, design } = task.run.source,
+      names = namesIn(brief, design, task.tasks);
+    this.named = task.cells.filter((c) => names.has(c.id));
   }
 
   /** Slope of a number by its written reference. @param state id of its state, or 'all' */
   slope(key: string, state: string): Slope {
     const cell = this.cellAt.get(differenced(key));
-    if (cell) return this.slopes.slopeOf(this.slopes.of(READ[cell.id].step, cell.state), cell.at, state);
+    if (cell) return this.slopes.slopeOf(this.slopes.of(cell.step, cell.state), cell.at, state);
     const { keys, sides } = this.scores();
     return this.slopes.slopeOf(sides, keys.indexOf(key), state);
   }
@@ -47,7 +48,7 @@ export class Spreads {
     const cell = this.cellAt.get(differenced(key));
     // its own units alone bear on the mass of the payload
     if (key.startsWith('payloadMass@')) return this.slopes.spreadOf(this.slope(key, state), state, true);
-    if (cell) return this.slopes.spreadsOf(READ[cell.id].step, cell.state)[cell.at];
+    if (cell) return this.slopes.spreadsOf(cell.step, cell.state)[cell.at];
     return this.slopes.spreadOf(this.slope(key, state), state);
   }
 
@@ -68,17 +69,14 @@ export class Spreads {
   /** Scores on both sides of every cause that reaches what the formulas name. */
   private scores(): { keys: readonly string[]; sides: readonly Sides[] } {
     if (this.scored) return this.scored;
-    const { run, cells, values, tasks } = this.task,
+    const { run, values, tasks } = this.task,
       { brief, design } = run.source,
       held = heldSteps(brief, design, values, tasks);
     const keys = Object.keys(scoreStates(brief, design, values, { held, tasks }).values);
-    const reached = [...this.slopes.causes].filter((c) =>
-      this.named.some((id) => READ[id].step.reach.has(c)),
-    );
+    const steps = new Set(this.named.map((c): Step => c.step)),
+      reached = [...this.slopes.causes].filter((c) => [...steps].some((s) => s.reach.has(c)));
     const still = new Map(
-      cells.flatMap((c): [Cell, number][] =>
-        this.named.includes(c.id) && c.key in values ? [[c, values[c.key]]] : [],
-      ),
+      this.named.flatMap((c): [Cell, number][] => (c.key in values ? [[c, values[c.key]]] : [])),
     );
     const sides = run.cache.kept('scores on both sides', this.scoresKey(held), 60, () =>
       reached.map((cause): Sides => {
@@ -95,11 +93,10 @@ export class Spreads {
 
   /** Everything that scores are made of. */
   private scoresKey(held: HeldSteps): string {
-    const { run, cells } = this.task,
+    const { run } = this.task,
       { tasks, missions, rivals } = run.source.brief;
-    const named = cells.filter((c) => this.named.includes(c.id)),
-      asked = run.cache.contentOf([tasks, missions, rivals, held]);
-    const steps = named.map((c) => run.keyOf(READ[c.id].step, c.state));
+    const asked = run.cache.contentOf([tasks, missions, rivals, held]);
+    const steps = this.named.map((c) => run.keyOf(c.step, c.state));
     return [asked, this.slopes.stepsKey, ...new Set(steps)].join(' ');
   }
 
@@ -108,7 +105,7 @@ export class Spreads {
     const { tasks, run } = this.task,
       moved: Values = {};
     for (const [c, value] of still)
-      moved[c.key] = READ[c.id].step.reach.has(cause) ? (readCell(side, c) ?? value) : value;
+      moved[c.key] = c.step.reach.has(cause) ? (readCell(side, c) ?? value) : value;
     return scoreStates(run.source.brief, run.source.design, moved, { held, tasks }).values;
   }
 }

@@ -39,7 +39,8 @@ describe('a state with its flaps down', () => {
     expect(is.stopped).toBeNull();
     for (const e of was.entries) {
       const now = entryOf(is, e.id, e.state, e.part);
-      if (e.case === undefined && !/^(best|strip)/.test(e.id))
+      // legs have a place of their own in their reference
+      if (e.case === undefined && e.leg === undefined && !/^(best|strip)/.test(e.id))
         expect(now?.value, `${e.id}@${e.state}`).toBe(e.value);
     }
     expect(at(is, 'clMax', 'other')).toBeGreaterThan(at(is, 'clMax', first));

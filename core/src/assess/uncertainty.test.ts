@@ -87,6 +87,15 @@ const EXACT = new Set([
   'rubberMass',
   // what is asked of a case is what the card says
   'caseLoad',
+  // legs whose time, length or height is typed, what receiver and servos draw in it, units that are let go
+  'legTime',
+  'legDistance',
+  'legHeight',
+  'legCharge',
+  'missionTime',
+  'missionDistance',
+  'missionPeak',
+  'missionGiven',
 ]);
 
 describe('a sigma of nil is exact by definition', () => {

@@ -22,7 +22,7 @@ import {
   type Step,
 } from '../steps';
 import type { Run } from './run';
-import { numbersOn, readAll } from './values';
+import { numberCount, readAll } from './values';
 
 /** Change of one number: per unit of each factor; by one spread of each input; per kg and m of its state. */
 export interface Slope {
@@ -119,7 +119,8 @@ export class Slopes {
     const key = `${run.keyOf(step, state)} ${masses} ${this.covarianceKey}`;
     const made = run.cache.kept(`spreads of ${step.id}`, key, 400, () => {
       const sides = this.of(step, state);
-      return numbersOn(step).map((_, i) => this.spreadOf(this.slopeOf(sides, i, state), state));
+      const count = numberCount(step, run.read(step, state));
+      return Array.from({ length: count }, (_, i) => this.spreadOf(this.slopeOf(sides, i, state), state));
     });
     this.spread.set(at, made);
     return made;

@@ -1,12 +1,33 @@
 /** Numbers and curves of a run. What is read off a step comes in one order: its quantities, then its curves' points. */
-import { CURVES, PLAN, READ, READ_IDS, refText, type ReadCurve, type ReadId, type Step } from '../steps';
+import { boundMissions, freeMissions, legIds, missionsAsked, type Mission } from '../design';
+import {
+  boundFlights,
+  CURVES,
+  FLIGHT_STEPS,
+  flownNumbers,
+  freeFlights,
+  LEG_IDS,
+  MISSION_IDS,
+  PLAN,
+  READ,
+  READ_IDS,
+  refText,
+  saidOfFlown,
+  type FlownNumber,
+  type QuantityId,
+  type ReadCurve,
+  type ReadId,
+  type Source,
+  type Step,
+} from '../steps';
+import type { Said } from '../words';
 import type { Run } from './run';
 
 /** By written reference. */
 export type Values = Record<string, number>;
 
 /** One number that is read off a result. */
-export interface Row {
+interface Row {
   readonly id: ReadId;
   /** load case, where the quantity has one number for each */ readonly case?: string;
 }
@@ -28,14 +49,21 @@ export const READINGS: readonly Reading[] = PLAN.map((step) => ({
 })).filter((r) => r.rows.length + r.curves.length > 0);
 
 const OF_STEP = new Map(READINGS.map((r) => [r.step, r]));
+const FLOWN_STEPS = new Set<Step>(FLIGHT_STEPS);
 
-/** Quantities that are read off one step. */
-export function numbersOn(step: Step): readonly Row[] {
-  return OF_STEP.get(step)!.rows;
+/** Numbers of missions are many, and asked for one by one. */
+const flownKnown = new WeakMap<object, readonly FlownNumber[]>();
+
+function flownOf(result: unknown): readonly FlownNumber[] {
+  if (typeof result !== 'object' || result === null) return [];
+  let known = flownKnown.get(result);
+  if (!known) flownKnown.set(result, (known = flownNumbers(result)));
+  return known;
 }
 
 /** Numbers of one result in that order; undefined where the aircraft or state has none. */
 export function readAll(step: Step, result: unknown): (number | undefined)[] {
+  if (FLOWN_STEPS.has(step)) return flownOf(result).map((n) => n.value);
   const { rows, curves } = OF_STEP.get(step)!,
     out: (number | undefined)[] = [];
   for (const r of rows) out.push(READ[r.id].read(result, r.case));
@@ -43,9 +71,19 @@ export function readAll(step: Step, result: unknown): (number | undefined)[] {
   return out;
 }
 
-export interface Cell extends Row {
+/** How many numbers are read off one step, before its curves. */
+export function numberCount(step: Step, result: unknown): number {
+  return FLOWN_STEPS.has(step) ? flownOf(result).length : OF_STEP.get(step)!.rows.length;
+}
+
+export interface Cell {
+  readonly id: QuantityId;
+  readonly case?: string;
+  /** mission, and leg of it */ readonly part?: string;
+  readonly leg?: string;
   readonly key: string;
   /** id of a state, or 'all' */ readonly state: string;
+  readonly step: Step;
   /** place among what is read off its step */ readonly at: number;
 }
 
@@ -57,18 +95,53 @@ const STATES = 200;
 function cellsIn(scope: 'all' | 'state', state: string): readonly Cell[] {
   const known = cellsAt.get(`${scope} ${state}`);
   if (known) return known;
-  const made = READINGS.filter((r) => r.step.scope === scope).flatMap(({ rows }) =>
-    rows.map((row, at): Cell => ({ ...row, key: refText({ ...row, state }), state, at })),
+  const made = READINGS.filter((r) => r.step.scope === scope).flatMap(({ step, rows }) =>
+    rows.map((row, at): Cell => ({ ...row, key: refText({ ...row, state }), state, step, at })),
   );
   if (cellsAt.size >= STATES) cellsAt.clear();
   cellsAt.set(`${scope} ${state}`, made);
   return made;
 }
 
+/** Numbers of missions, in the order that they are read off a flight. */
+function flownCells(missions: readonly Mission[], step: Step, state: string): Cell[] {
+  const refs = missions.flatMap((m) => [
+    ...MISSION_IDS.map((id) => ({ id, part: m.id })),
+    ...legIds(m).flatMap((leg) => LEG_IDS.map((id) => ({ id, part: m.id, leg }))),
+  ]);
+  return refs.map((ref, at) => ({ ...ref, key: refText({ ...ref, state }), state, step, at }));
+}
+
+/** Every number of missions that is told: of those that name their states, and of those that formulas ask for. */
+function cellsOfMissions({ brief, design }: Source): Cell[] {
+  const asked = missionsAsked(brief),
+    free = freeMissions(brief, design).filter((m) => asked.includes(m.id));
+  return [
+    ...flownCells(boundMissions(brief, design), boundFlights, 'all'),
+    ...(free.length > 0 ? design.states.flatMap((s) => flownCells(free, freeFlights, s.id)) : []),
+  ];
+}
+
+const isRead = (id: QuantityId): id is ReadId => Object.hasOwn(READ, id);
+
+/** The number of a cell, off its step's result. */
+function numberIn(c: Pick<Cell, 'id' | 'case' | 'at'>, result: unknown): number | undefined {
+  return isRead(c.id) ? READ[c.id].read(result, c.case) : flownOf(result)[c.at]?.value;
+}
+
+/** What must be said with it. */
+export function remarksOn(c: Pick<Cell, 'id' | 'part' | 'leg'>, result: unknown, source: Source): Said[] {
+  return isRead(c.id) ? READ[c.id].remarks(result, source) : saidOfFlown(result, c);
+}
+
 /** Every number that the steps may give, whether they do or not: of the whole design, then state by state. */
 export function cellsOf(run: Run): Cell[] {
   const { states } = run.source.design;
-  return [...cellsIn('all', 'all'), ...states.flatMap((l) => cellsIn('state', l.id))];
+  return [
+    ...cellsIn('all', 'all'),
+    ...states.flatMap((l) => cellsIn('state', l.id)),
+    ...cellsOfMissions(run.source),
+  ];
 }
 
 /** Cells with the results they are read off: those of one step stand side by side. */
@@ -77,14 +150,24 @@ export function eachOf(run: Run, cells: readonly Cell[], take: (c: Cell, result:
     state = '',
     result: unknown;
   for (const c of cells) {
-    const of = READ[c.id].step;
-    if (of !== step || c.state !== state) result = run.read((step = of), (state = c.state));
+    if (c.step !== step || c.state !== state) result = run.read((step = c.step), (state = c.state));
     take(c, result);
   }
 }
 
 /** One of them; undefined where this aircraft or state has no such number. */
-export function readCell(run: Run, c: Pick<Cell, 'id' | 'state' | 'case'>): number | undefined {
+export function readCell(
+  run: Run,
+  c: Pick<Cell, 'id' | 'state' | 'case' | 'step' | 'at'>,
+): number | undefined {
+  return numberIn(c, run.read(c.step, c.state));
+}
+
+/** One that is read off a step, by its name. */
+export function readNamed(
+  run: Run,
+  c: { readonly id: ReadId; readonly state: string; readonly case?: string },
+): number | undefined {
   const q = READ[c.id];
   return q.read(run.read(q.step, c.state), c.case);
 }
@@ -93,7 +176,7 @@ export function readCell(run: Run, c: Pick<Cell, 'id' | 'state' | 'case'>): numb
 export function valuesOf(run: Run, cells: readonly Cell[]): Values {
   const out: Values = {};
   eachOf(run, cells, (c, result) => {
-    const value = READ[c.id].read(result, c.case);
+    const value = numberIn(c, result);
     if (value !== undefined) out[c.key] = value;
   });
   return out;

@@ -12,7 +12,8 @@ import {
   type DesignDocument,
 } from '../design';
 import { fresh } from './fresh';
-import { flightOf, lapsOf, wingSpar } from './laps';
+import { lapsOf, wingSpar } from './laps';
+import { RELAY } from './missions';
 
 const DEG = Math.PI / 180;
 const MAH = 3.6;
@@ -32,31 +33,7 @@ const brief: Brief = {
     // rubber skids let down by the elevator at the stop
     brakingFriction: 0.35,
   },
-  missions: [
-    lapsOf({ straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 }),
-    flightOf([
-      { id: 'roll', name: 'Boardwalk', kind: 'ground', state: 'tubes-8', time: 4, speed: null, flown: true },
-      {
-        id: 'climb',
-        name: 'Climb to 15 m',
-        kind: 'climb',
-        state: 'tubes-8',
-        time: 6,
-        speed: null,
-        flown: true,
-      },
-      { id: 'laps', name: 'Laps', kind: 'cruise', state: 'tubes-8', time: 285, speed: null, flown: false },
-      {
-        id: 'down',
-        name: 'Glide and land',
-        kind: 'glide',
-        state: 'tubes-8',
-        time: 20,
-        speed: null,
-        flown: true,
-      },
-    ]),
-  ],
+  missions: [lapsOf({ straight: 150, straightsPerLap: 2, turnsPerLap: 2, window: 480, timedLaps: 1 }), RELAY],
   requirements: [
     {
       id: 'strip',

@@ -12,7 +12,8 @@ import {
 import { balanced, LAYOUT_TEMPLATES } from '../layout';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
-import { flightOf, wingSpar } from './laps';
+import { wingSpar } from './laps';
+import { ERRAND } from './missions';
 
 const MAH = 3.6,
   INCH = 0.0254,
@@ -287,83 +288,7 @@ export function craneDocument(): DesignDocument {
     design,
     brief: {
       ...base.brief,
-      missions: [
-        ...base.brief.missions,
-        flightOf([
-          {
-            id: 'up',
-            name: 'Lift off and climb',
-            kind: 'hover',
-            state: 'hover-full',
-            time: 25,
-            speed: 0,
-            flown: true,
-          },
-          {
-            id: 'change-out',
-            name: 'Change to the wing',
-            kind: 'transition',
-            state: 'cruise-full',
-            time: 8,
-            speed: null,
-            flown: false,
-          },
-          {
-            id: 'out',
-            name: 'Cruise out',
-            kind: 'cruise',
-            state: 'cruise-full',
-            time: 115,
-            speed: null,
-            flown: false,
-          },
-          {
-            id: 'set-down',
-            name: 'Hover down to the pontoon',
-            kind: 'hover',
-            state: 'hover-full',
-            time: 20,
-            speed: 0,
-            flown: true,
-          },
-          {
-            id: 'lift-again',
-            name: 'Lift off with the old box',
-            kind: 'hover',
-            state: 'hover-full',
-            time: 20,
-            speed: 0,
-            flown: true,
-          },
-          {
-            id: 'change-home',
-            name: 'Change to the wing again',
-            kind: 'transition',
-            state: 'cruise-full',
-            time: 8,
-            speed: null,
-            flown: false,
-          },
-          {
-            id: 'home',
-            name: 'Cruise home',
-            kind: 'cruise',
-            state: 'cruise-full',
-            time: 115,
-            speed: null,
-            flown: false,
-          },
-          {
-            id: 'down',
-            name: 'Hover and land',
-            kind: 'hover',
-            state: 'hover-full',
-            time: 30,
-            speed: 0,
-            flown: true,
-          },
-        ]),
-      ],
+      missions: [...base.brief.missions.filter((m) => m.id === 'laps'), ERRAND],
       purpose:
         'Carry a fresh 0.5 kg gauge box 2 km over the reeds on the wing, set down on the pontoon, swap it for the full one with the motors off, and bring that home. Hover is for the ends only: it costs four times the cruise power.',
       requirements: [

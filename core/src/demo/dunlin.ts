@@ -11,7 +11,7 @@ import {
 } from '../design';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
-import { flightOf } from './laps';
+import { ROW } from './missions';
 
 /** Darts aboard at the start, and what one weighs [kg]. */
 const DARTS = 16,
@@ -73,15 +73,6 @@ function design(): Design {
 
 export function dunlinDocument(): DesignDocument {
   const base = starterDocument();
-  const leg = (id: string, name: string, kind: 'hover' | 'climb' | 'cruise' | 'drop', time: number) => ({
-    id,
-    name,
-    kind,
-    state: kind === 'drop' ? 'darts-8' : 'darts-16',
-    time,
-    speed: null,
-    flown: false,
-  });
   return {
     schemaVersion: SCHEMA_VERSION,
     brief: {
@@ -89,15 +80,7 @@ export function dunlinDocument(): DesignDocument {
       purpose:
         'Sets sixteen seed darts in a row on a mudbank that nobody may walk on, 300 m off the boardwalk, and comes back with what is left in the pack. Each dart is let go from 4 m, a metre from the last.',
       site: { ...base.brief.site, wind: 4, stripLength: 20, surface: 'boards', rollingFriction: 0.06 },
-      missions: [
-        flightOf([
-          leg('up', 'Up to 10 m', 'climb', 8),
-          leg('out', 'Out to the mudbank', 'cruise', 40),
-          leg('row', 'The row, dart by dart', 'drop', 160),
-          leg('back', 'Back', 'cruise', 40),
-          leg('down', 'Down onto the boards', 'hover', 20),
-        ]),
-      ],
+      missions: [ROW],
       requirements: [
         {
           id: 'time',

@@ -14,7 +14,8 @@ import {
 import { measurementsOf, preflightFor } from '../trial';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
-import { lapsOf, wingSpar } from './laps';
+import { wingSpar } from './laps';
+import { CROSSING } from './missions';
 
 const DEG = Math.PI / 180;
 
@@ -65,7 +66,7 @@ export function gnatDocument(): DesignDocument {
         surface: 'boards',
         rollingFriction: 0.06,
       },
-      missions: [lapsOf({ straight: 10, straightsPerLap: 1, turnsPerLap: 1, window: 900, timedLaps: 1 })],
+      missions: [CROSSING],
       requirements: [
         {
           id: 'time',
@@ -112,7 +113,7 @@ export function gnatDocument(): DesignDocument {
         {
           id: 'past',
           name: 'Metres past the pole',
-          mission: 'laps',
+          mission: 'crossing',
           formula: 'max(0, drift * flightTime - 70)',
           state: 'each',
         },

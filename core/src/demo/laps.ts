@@ -1,5 +1,5 @@
 /** Missions as the demos describe them. */
-import type { Leg, Member, Mission } from '../design';
+import type { Member, Mission } from '../design';
 
 /** Straights and half turns, as often as fits the window [m, s]. */
 export function lapsOf(course: {
@@ -33,16 +33,6 @@ export function lapsOf(course: {
         ],
       },
     ],
-  };
-}
-
-/** One flight, leg by leg. */
-export function flightOf(legs: Leg[]): Mission {
-  return {
-    id: 'flight',
-    name: 'Flight',
-    window: null,
-    rounds: [{ id: 'once', name: 'Once', times: 1, legs }],
   };
 }
 

@@ -10,7 +10,8 @@ import {
 } from '../design';
 import { starterDocument } from './starter';
 import { fresh } from './fresh';
-import { lapsOf, wingSpar } from './laps';
+import { wingSpar } from './laps';
+import { FULL_TURN } from './missions';
 
 const DEG = Math.PI / 180;
 
@@ -37,7 +38,7 @@ export function waferDocument(): DesignDocument {
         surface: 'boards',
         rollingFriction: 0.06,
       },
-      missions: [lapsOf({ straight: 20, straightsPerLap: 1, turnsPerLap: 0, window: 30, timedLaps: 1 })],
+      missions: [FULL_TURN],
       requirements: [
         {
           id: 'margin',
@@ -74,7 +75,7 @@ export function waferDocument(): DesignDocument {
         {
           id: 'return',
           name: 'Back to the feet',
-          mission: 'laps',
+          mission: 'turn',
           formula: '30 - abs(0.76 * glideSpeed^2 - 1.5 * glideRatio)',
           state: 'each',
         },

@@ -1,5 +1,6 @@
 /** What the computation of laps and of energy reads from the missions. */
 import type { Leg, Mission } from './missionSchema';
+import type { Design } from './schema';
 
 /** A mission of laps: straights and half turns, as often as fits a window. */
 export interface LapCourse {
@@ -41,18 +42,33 @@ export function courseOf(brief: Brief): LapCourse | null {
   };
 }
 
-/** The mission whose legs are planned by time: the first of them whose rounds all have an end. */
-export function timedMission(brief: Brief): Mission | null {
-  return brief.missions.find((m) => m.rounds.every((r) => r.times !== null)) ?? null;
-}
+/** Whether its first leg asks no state: any may fly it. */
+export const isFree = (m: Mission): boolean => (m.rounds.flatMap((r) => r.legs)[0]?.state ?? null) === null;
 
-/** A leg with the time it takes, in a state. */
-export type TimedLeg = Leg & { time: number; state: string };
+/** Missions that name their states, and those that any state may fly; without those that have no leg yet. */
+export const boundMissions = (brief: Brief, { states }: Pick<Design, 'states'>): Mission[] =>
+  brief.missions.filter((m) => hasLegs(m) && !isFree(m) && namesStates(m, states));
+export const freeMissions = (brief: Brief, { states }: Pick<Design, 'states'>): Mission[] =>
+  brief.missions.filter((m) => hasLegs(m) && isFree(m) && namesStates(m, states));
 
-/** Its legs in the order flown, rounds repeated; without those that have no time or no state yet. */
-export function timedLegs(brief: Brief): TimedLeg[] {
-  const rounds = timedMission(brief)?.rounds ?? [];
-  return rounds
-    .flatMap((r) => Array.from({ length: r.times! }, () => r.legs).flat())
-    .filter((l): l is TimedLeg => l.time !== undefined && l.state !== null);
+/** A mission of states that there are not cannot be flown. */
+const namesStates = (m: Mission, states: Design['states']) =>
+  m.rounds.every((r) => r.legs.every((l) => l.state === null || states.some((s) => s.id === l.state)));
+
+const hasLegs = (m: Mission) => m.rounds.some((r) => r.legs.length > 0);
+
+/** Ids of its legs in the order written. */
+export const legIds = (m: Mission): string[] => m.rounds.flatMap((r) => r.legs.map((l) => l.id));
+
+/** Way that missions of named states go straight on [m]. @param speed where a leg is told by its time and names none [m/s] */
+export function straightWay(brief: Brief, speed: number): number {
+  const legs = brief.missions
+    .filter((m) => !isFree(m))
+    .flatMap((m) => m.rounds.flatMap((r) => r.legs.map((l) => ({ ...l, times: r.times ?? 1 }))));
+  return legs
+    .filter((l) => l.kind === 'straight')
+    .reduce((sum, l) => {
+      const once = l.length === undefined ? (l.time ?? 0) * (l.speed ?? speed) : l.length * (l.count ?? 1);
+      return sum + l.times * once;
+    }, 0);
 }

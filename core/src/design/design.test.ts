@@ -110,6 +110,13 @@ describe('older files', () => {
   type Old = { schemaVersion: number; calibration: { mean: number[]; covariance: number[][] } };
   const four = () =>
     JSON.parse(readFileSync(new URL('../../golden/old/bittern-4.json', import.meta.url), 'utf8')) as Old;
+  /** The demo as it is now, but for what it flies: its legs were written anew. */
+  const present = () => {
+    const doc = bitternDocument(),
+      read = readDocument(four());
+    if (read.status === 'error') throw new Error(read.message);
+    return { ...doc, brief: { ...doc.brief, missions: read.value.brief.missions } };
+  };
   /** Of schema 4 with so many calibration factors: schema 1 had ten, without the propeller's torque; schema 2 eleven. */
   const old = (schemaVersion: number, factors: number, from: string[] = []) => {
     const { calibration, ...doc } = four(),
@@ -119,7 +126,7 @@ describe('older files', () => {
   };
   it('a document of schema 1 gains the torque factor at its usual spread', () => {
     const r = readDocument(old(1, 10));
-    expect(r.status === 'ok' && r.value).toEqual(bitternDocument());
+    expect(r.status === 'ok' && r.value).toEqual(present());
   });
   it('so does every version of a project file; cards of tests say the state', () => {
     const file = bitternProject();
@@ -133,12 +140,12 @@ describe('older files', () => {
       versions: file.versions.map((v) => ({ ...v, document: old(1, 10) })),
       tests: file.tests.map(said),
     });
-    const versions = file.versions.map((v) => ({ ...v, document: bitternDocument() }));
+    const versions = file.versions.map((v) => ({ ...v, document: present() }));
     expect(r.status === 'ok' && r.value).toEqual({ ...file, versions });
   });
   it('schema 2 gains the two section factors at their priors; a fitted one is marked to be fitted again', () => {
     const plain = readDocument(old(2, 11));
-    expect(plain.status === 'ok' && plain.value).toEqual(bitternDocument());
+    expect(plain.status === 'ok' && plain.value).toEqual(present());
     const fitted = readDocument(old(2, 11, ['t1']));
     expect(fitted.status === 'ok' && fitted.value.calibration.refit).toBe(true);
     expect(fitted.status === 'ok' && fitted.value.calibration.from).toEqual(['t1']);

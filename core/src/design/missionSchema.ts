@@ -4,33 +4,73 @@ import { field } from './fields';
 import { above, between, id, label } from './primitives';
 
 export const LEG_KINDS = [
-  'ground',
+  'prepare',
+  'takeOff',
   'climb',
   'straight',
   'turn',
-  'cruise',
-  'glide',
+  'loiter',
+  'pattern',
   'hover',
   'transition',
+  'letOut',
   'tow',
+  'takeIn',
   'drop',
+  'glide',
+  'land',
+  'unload',
+  'reload',
+  'wait',
 ] as const;
+export type LegKind = (typeof LEG_KINDS)[number];
 
 const legSchema = z.strictObject({
   id,
   name: label,
   kind: z.enum(LEG_KINDS),
-  /** state it is flown in; null: the one that is asked about */ state: id.nullable(),
-  /** of one straight [m] */ length: field(above(5000), 'distance', 'length').optional(),
-  /** straights, or half turns of 180 degrees, one after the other */ count: field(
-    z.int().min(0).max(24),
+  /** state it is flown in, or that it leads to where it changes what is aboard or out; null: as the leg before, and the
+   * first leg as it is asked about */ state: id.nullable(),
+  /** of one straight, or of the way that there is room for [m] */ length: field(
+    above(5000),
+    'distance',
+    'length',
+  ).optional(),
+  /** straights, turns, rows, circles, one after the other */ count: field(
+    z.int().min(0).max(200),
     'count',
     'how many',
   ).optional(),
-  /** [s] */ time: field(between(0, 36000), 'time', 'time').optional(),
+  /** [s]; as long as it takes where left out */ time: field(between(0, 36000), 'time', 'time').optional(),
   /** [m/s]; the state's own speed for this kind when null */ speed: field(between(0, 100), 'speed', 'speed')
     .nullable()
     .optional(),
+  /** above the place it left from, at the end of the leg [m] */ height: field(
+    between(0, 5000),
+    'distance',
+    'height at the end',
+  ).optional(),
+  /** of one turn [rad], to the left below zero; half a circle where left out */ angle: field(
+    between(-6.3, 6.3),
+    'angle',
+    'turned by',
+  ).optional(),
+  /** in a turn or circle [rad]; that of the design where left out */ bank: field(
+    between(0.05, 1.4),
+    'angle',
+    'bank',
+    { usual: [0.2, 1.1] },
+  ).optional(),
+  /** from row to row of a pattern [m] */ spacing: field(
+    above(2000),
+    'distance',
+    'from row to row',
+  ).optional(),
+  /** of the payload, let go, handed over or taken aboard */ units: field(
+    z.int().min(1).max(200),
+    'count',
+    'units',
+  ).optional(),
   /** this mode has been flown on this aircraft */ flown: z.boolean().optional(),
 });
 export type Leg = z.infer<typeof legSchema>;
@@ -59,6 +99,8 @@ export const missionSchema = z.strictObject({
     'time',
     'window',
   ).nullable(),
+  /** way that the first straight goes [rad from north]; with the wind's own it says how the wind blows on each leg */
+  bearing: field(between(0, 6.3), 'angle', 'first straight goes towards').optional(),
   rounds: z.array(roundSchema).min(1).max(20),
 });
 export type Mission = z.infer<typeof missionSchema>;

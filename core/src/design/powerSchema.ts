@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { field } from './fields';
 import { above, between, id, label } from './primitives';
 
-const chemistry = z.enum(['LiPo', 'Li-ion', 'LiFePO4', 'NiMH']);
+export const chemistry = z.enum(['LiPo', 'Li-ion', 'LiFePO4', 'NiMH']);
 const family = z.enum(['slow-fly', 'thin-electric', 'sport', 'multirotor', 'folding', 'indoor', 'carved']);
 
 export const packSchema = z.strictObject({

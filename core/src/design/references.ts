@@ -76,6 +76,11 @@ function driven(d: Design, names: Names): void {
 function flown(brief: Brief, names: Names): void {
   for (const l of brief.missions.flatMap((m) => m.rounds.flatMap((r) => r.legs)))
     if (l.state !== null) names.needs(`leg “${l.name}”`, 'state', l.state);
+  for (const m of brief.missions) {
+    const ids = m.rounds.flatMap((r) => r.legs.map((l) => l.id)),
+      twice = ids.find((v, i) => ids.indexOf(v) !== i);
+    if (twice) names.problems.push(`two legs of mission “${m.name}” share the id “${twice}”`);
+  }
   for (const t of brief.tasks) {
     if (t.state !== 'each') names.needs(`task “${t.name}”`, 'state', t.state);
     if (t.mission !== null) names.needs(`task “${t.name}”`, 'mission', t.mission);

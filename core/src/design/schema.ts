@@ -22,11 +22,12 @@ import { siteSchema } from './siteSchema';
 import { structureSchema } from './structureSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
 import { comingBackSchema, launchSchema } from './launchSchema';
+import { droppingSchema, statedSchema, winchSchema } from './airTaskSchema';
 import { missionSchema, taskSchema } from './missionSchema';
 import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -68,6 +69,10 @@ export const briefSchema = z.strictObject({
   /** what is flown */ missions: z.array(missionSchema).max(12),
   /** what is scored */ tasks: z.array(taskSchema).max(12),
   rivals: z.array(rivalSchema).max(20),
+  /** figures that somebody stated, to be held against each other */ stated: z
+    .array(statedSchema)
+    .max(40)
+    .optional(),
   /** the quantities of the ledger strip, `quantity@state` */
   watch: z.array(z.string().max(130)).max(8),
   /** models whose proportions are averaged into a first guess */
@@ -413,6 +418,8 @@ export const designSchema = z.strictObject({
   claims: claimsSchema.optional(),
   /** ways of leaving and coming back that are no run */ launch: launchSchema.optional(),
   comingBack: comingBackSchema.optional(),
+  /** what is done in the air */ winch: winchSchema.optional(),
+  dropping: droppingSchema.optional(),
   structure: structureSchema,
   flight: z.strictObject({
     /** bank in the turns of a lap [rad] */ turnBank: field(between(0.1, 1.4), 'angle', 'bank in the turns'),

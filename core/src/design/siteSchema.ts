@@ -7,6 +7,11 @@ export const siteSchema = z.strictObject({
   elevation: field(between(-400, 5000), 'distance', 'elevation'),
   temperature: field(between(230, 330), 'temperature', 'temperature'),
   wind: field(between(0, 25), 'speed', 'wind along the course', { usual: [0, 10] }),
+  /** it blows from there [rad from north]; along the course where left out */ windFrom: field(
+    between(0, 6.3),
+    'angle',
+    'wind blows from',
+  ).optional(),
   /** relative; dry where left out */ humidity: field(
     between(0, 1),
     'percent',
@@ -26,6 +31,20 @@ export const siteSchema = z.strictObject({
         exponent: field(between(0, 0.6), 'ratio', 'exponent of the wind by height', { usual: [0.1, 0.35] }),
       })
       .optional(),
+  /** what may be flown here, as its people or its law have it: typed, never known */ limits: z
+    .strictObject({
+      height: field(above(5000), 'distance', 'greatest height').optional(),
+      distance: field(above(100000), 'distance', 'greatest distance').optional(),
+      sight: field(above(100000), 'distance', 'seen as far as').optional(),
+      mass: field(above(500), 'allUpMass', 'greatest mass').optional(),
+      /** people stand so far to the side of the first straight [m] */ people: field(
+        between(0, 100000),
+        'distance',
+        'nearest people stand',
+      ).optional(),
+      keepOff: field(between(0, 10000), 'distance', 'distance kept from people').optional(),
+    })
+    .optional(),
   stripLength: field(above(2000), 'distance', 'strip length'),
   /** of the strip, uphill on the way out positive */ slope: field(
     between(-0.3, 0.3),

@@ -4,6 +4,7 @@
  */
 import { FACTORS } from './factors';
 import { withPresentFactors } from './presentFactors';
+import { withFlownLegs } from './upgradeLegs';
 import { isRaw, upgradeTest, withDrivesAndMissions, type Raw } from './upgradeShapes';
 
 /**
@@ -135,6 +136,7 @@ const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
   2: withSectionFactors,
   3: withParts,
   4: withDrivesAndMissions,
+  5: withFlownLegs,
 };
 
 const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(

@@ -17,7 +17,7 @@ describe('who names it', () => {
   it('a state: strip, missions, phases, by their names', () => {
     const said = usesOf(doc, 'states', 'tubes-8').join('; ');
     expect(said).toMatch(/7 numbers of the strip/);
-    expect(said).toMatch(/legs .*“Laps”/);
+    expect(said).toMatch(/legs “Tubes in, plug in”, “Next tubes in”/);
     expect(usesOf(doc, 'states', 'tubes-5')).toEqual([]);
   });
   it('a requirement by its rule', () => {

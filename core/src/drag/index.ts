@@ -2,5 +2,5 @@ export { parasiteItems } from './buildUp';
 export type { DragItem } from './buildUp';
 export { plateFriction } from './friction';
 export { outsideDragArea } from './outside';
-export { hungMass, towMoment, towedLine } from './tow';
+export { hungMass, linePoints, towMoment, towedLine } from './tow';
 export type { TowShape } from './tow';

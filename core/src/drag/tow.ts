@@ -40,23 +40,36 @@ export function towMoment(
 
 /** @param density of the air [kg/m3] */
 export function towedLine(t: Towed, speed: number, density: number): TowShape {
+  const { H, V, behind, below } = alongLine(t, speed, density);
+  return { drag: H, weight: V, tension: Math.sqrt(H * H + V * V), behind, below, angle: Math.atan2(V, H) };
+}
+
+/** Points of the line from the hook to the body: behind and below the hook [m]. */
+export function linePoints(t: Towed, speed: number, density: number): { behind: number; below: number }[] {
+  const { points, behind, below } = alongLine(t, speed, density);
+  return points.map((p) => ({ behind: behind - p.behind, below: below - p.below })).reverse();
+}
+
+/** From the body upward: tension along the line, line drag across it. */
+function alongLine(t: Towed, speed: number, density: number) {
   const q = 0.5 * density * speed * speed;
   const perLength = LINE_DENSITY * (Math.PI / 4) * t.lineDiameter ** 2 * G0;
   let H = q * t.dragArea,
     V = t.mass * G0,
     behind = 0,
     below = 0;
-  const ds = t.line / PIECES;
-  // from the body upward: tension along the line, line drag across it
+  const ds = t.line / PIECES,
+    points = [{ behind, below }];
   for (let i = 0; i < PIECES; i++) {
     const T = Math.sqrt(H * H + V * V) || 1e-9;
     const c = H / T,
       s = V / T;
     behind += c * ds;
     below += s * ds;
+    points.push({ behind, below });
     const across = q * CD_LINE * t.lineDiameter * ds * s * s;
     H += across * s;
     V += perLength * ds - across * c;
   }
-  return { drag: H, weight: V, tension: Math.sqrt(H * H + V * V), behind, below, angle: Math.atan2(V, H) };
+  return { H, V, behind, below, points };
 }

@@ -158,7 +158,7 @@ function pointAt(
  * Ohms on the pack's side of the controller, which carry duty times one motor's current: shared pack as all motors
  * together.
  */
-const sourceOf = (d: Drive) => d.count * d.packResistance + d.wireResistance;
+export const sourceOf = (d: Drive) => d.count * d.packResistance + d.wireResistance;
 /** Ohms that carry the motor's own current at any duty: its winding, and the controller's switches, on or freewheeling. */
 const motorSide = (d: Drive) => d.motorResistance + d.escResistance;
 

@@ -45,10 +45,13 @@ export {
   operateForThrust,
   packInUse,
   packVolts,
+  streamSpeed,
   thrusterOf,
   MEAN_SOC,
 } from './electric';
 export type { Drive, DriveParts, OperatingPoint } from './electric';
+export { atCharge, CHARGE_NODES, givingPower, overCharge } from './atCharge';
+export type { Drawn } from './atCharge';
 export { driveMap, powerFor } from './driveMap';
 export type { DriveMap } from './driveMap';
 export { liftDrive } from './liftDrive';

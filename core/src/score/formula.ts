@@ -142,6 +142,36 @@ function called(name: string, args: () => Built[], warnings: string[]): Built {
   };
 }
 
+/** A name with points: `relay.out.time`; nothing else may be taken out of anything. */
+function pointedName(node: MathNode): string {
+  const n = node as MathNode & { type: string; name?: string; object?: MathNode; index?: MathNode };
+  if (n.type === 'SymbolNode') return n.name!;
+  const index = n.index as (MathNode & { dimensions?: (MathNode & { value?: unknown })[] }) | undefined,
+    last = index?.dimensions?.[0]?.value;
+  if (n.type !== 'AccessorNode' || index?.dimensions?.length !== 1 || typeof last !== 'string')
+    throw new FormulaError('Only names may stand before and behind a point.', '');
+  return `${pointedName(n.object!)}.${last}`;
+}
+
+function named(name: string, names: NameTable, used: Set<string>): Built {
+  if (!Object.hasOwn(names, name)) throw new FormulaError(unknownName(name, Object.keys(names)), name);
+  used.add(name);
+  const kind = names[name];
+  return { run: (v) => v[name], dim: kind === null ? '1' : UNITS[KINDS[kind].metric].dim };
+}
+
+/** What is missing of a name, and the nearest that there is. */
+function unknownName(name: string, all: readonly string[]): string {
+  const at = name.lastIndexOf('.'),
+    head = name.slice(0, at);
+  if (at < 0) return `“${name}” is not a name known here.${nearest(name, all)}`;
+  const tails = all.filter((n) => n.startsWith(`${head}.`)).map((n) => n.slice(head.length + 1));
+  if (tails.length > 0)
+    return `“${head}” is there, but it has no “${name.slice(at + 1)}”.${nearest(name.slice(at + 1), tails, 3)}`;
+  const heads = [...new Set(all.flatMap((n) => (n.includes('.') ? [n.slice(0, n.lastIndexOf('.'))] : [])))];
+  return `“${head}” is no mission, leg or state of this project.${nearest(head, heads, 3)}`;
+}
+
 /** Walks the library's syntax tree; anything not named here is refused. */
 function build(node: MathNode, names: NameTable, used: Set<string>, warnings: string[]): Built {
   const sub = (n: MathNode) => build(n, names, used, warnings);
@@ -168,17 +198,10 @@ function build(node: MathNode, names: NameTable, used: Set<string>, warnings: st
     }
     case 'ParenthesisNode':
       return sub(n.content!);
-    case 'SymbolNode': {
-      const name = n.name!;
-      if (!Object.hasOwn(names, name))
-        throw new FormulaError(
-          `“${name}” is not a name known here.${nearest(name, Object.keys(names))}`,
-          name,
-        );
-      used.add(name);
-      const kind = names[name];
-      return { run: (v) => v[name], dim: kind === null ? '1' : UNITS[KINDS[kind].metric].dim };
-    }
+    case 'SymbolNode':
+      return named(n.name!, names, used);
+    case 'AccessorNode':
+      return named(pointedName(n), names, used);
     case 'OperatorNode':
       return operated(n.op ?? '', n.args!.map(sub), warnings);
     case 'RelationalNode': {
@@ -212,8 +235,8 @@ function build(node: MathNode, names: NameTable, used: Set<string>, warnings: st
   }
 }
 
-/** A suggestion when a name is one or two letters off or differs only in case. */
-function nearest(word: string, names: string[]): string {
+/** A suggestion when a name is a few letters off or differs only in case. */
+function nearest(word: string, names: readonly string[], most = 2): string {
   const distance = (a: string, b: string) => {
     let prev = Array.from({ length: b.length + 1 }, (_, i) => i);
     for (let i = 1; i <= a.length; i++) {
@@ -227,7 +250,7 @@ function nearest(word: string, names: string[]): string {
   const best = names
     .map((n) => ({ n, d: distance(word.toLowerCase(), n.toLowerCase()) }))
     .sort((a, b) => a.d - b.d)[0];
-  return best && best.d <= 2 ? ` Did you mean “${best.n}”?` : '';
+  return best && best.d <= most ? ` Did you mean “${best.n}”?` : '';
 }
 
 /**

@@ -10,6 +10,7 @@ import { step } from './step';
 /** null: it has no motor, or hangs on its rotors. */
 export interface Climb {
   readonly rate: number;
+  /** of that climb [m/s] */ readonly speed: number;
   /** null: full throttle does not hold level flight */ readonly top: number | null;
   readonly thrustToWeight: number;
   readonly powerToWeight: number;
@@ -26,7 +27,7 @@ export const climb = step({
     const thrust = thrustAt(fullThrust.curve),
       model = { ...airframe, fullThrust: thrust };
     return {
-      rate: bestClimb(model).rate,
+      ...bestClimb(model),
       top: levelSpeed(model, thrust),
       thrustToWeight: still.point.thrust / (airframe.mass * G0),
       powerToWeight: still.point.power / airframe.mass,

@@ -29,7 +29,7 @@ const corridorNodes = step({
   },
 });
 
-interface Corridor {
+export interface Corridor {
   readonly changeSpeed: number;
   readonly change: Change;
   readonly slow: Change;

@@ -13,6 +13,7 @@ import { DRIVE_PART } from './drive';
 import { HOVERING_PART } from './hover';
 import { LANDING_PART } from './landing';
 import { LAP_PART } from './lap';
+import { MISSION_STEPS } from './missions';
 import { LATTICE_PART } from './lattice';
 import { LIFT_PART } from './lift';
 import { REACH_PART } from './reach';
@@ -69,7 +70,7 @@ type Quantities = (typeof PARTS)[number]['quantities'];
 type Merged<U> = (U extends unknown ? (u: U) => void : never) extends (all: infer A) => void ? A : never;
 
 /** Every step in order. */
-export const PLAN: readonly Step[] = PARTS.flatMap((p) => p.steps);
+export const PLAN: readonly Step[] = [...PARTS.flatMap((p): readonly Step[] => p.steps), ...MISSION_STEPS];
 
 /** Quantities that are read off the results of steps. */
 export const READ = Object.assign({}, ...PARTS.map((p) => p.quantities)) as Readonly<

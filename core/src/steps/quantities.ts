@@ -3,10 +3,15 @@ import { HANGING_IDS } from './hover';
 import { ON_ROTORS_IDS } from './rotors';
 import { READ, type ReadId } from './plan';
 import type { QuantityDef } from './quantity';
+import { FLOWN, type FlownId } from './missionNumbers';
 import { TOLD } from './score';
 
-export type QuantityId = ReadId | keyof typeof TOLD;
-export const QUANTITIES: Readonly<Record<QuantityId, QuantityDef>> = { ...READ, ...TOLD };
+export type QuantityId = ReadId | FlownId | keyof typeof TOLD;
+export const QUANTITIES: Readonly<Record<QuantityId, QuantityDef>> = {
+  ...READ,
+  ...FLOWN,
+  ...TOLD,
+};
 
 export function isQuantity(id: string): id is QuantityId {
   return Object.hasOwn(QUANTITIES, id);

@@ -30,6 +30,7 @@ export interface QuantityDef {
   readonly method: string;
   readonly better: 'more' | 'less' | 'none';
   readonly cases?: readonly string[];
+  /** of a mission or of one of its legs, which its reference names */ readonly of?: 'mission' | 'leg';
 }
 
 export interface ReadQuantity extends QuantityDef {

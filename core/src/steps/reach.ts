@@ -40,7 +40,7 @@ interface Level {
 }
 
 /** null: no motor pulls it, or it hangs on its rotors. */
-const level = step({
+export const level = step({
   id: 'level on its drive',
   scope: 'state',
   needs: { airframe, mapped, energy, climb },

@@ -134,7 +134,7 @@ interface Envelope {
 }
 
 /** What the diagram of load factor over speed says in numbers. */
-const envelope = step({
+export const envelope = step({
   id: 'safe pull',
   scope: 'state',
   needs: { cases, verdicts },

@@ -12,6 +12,7 @@ export const PLACES = [
   'structure',
   'states',
   'flight',
+  'air',
   'export',
 ] as const;
 export type Place = (typeof PLACES)[number];
@@ -128,6 +129,14 @@ export const CAUTIONS: readonly Caution[] = [
       'Dropping and lowering are regulated: permission for the place, a clear ground watched by a second ' +
       'person, nothing hard or heavy.',
     when: (d, s) => (s?.count ?? 0) > 0 || leaves('dropped')(d, s) || plansDrop(d),
+  },
+  {
+    id: 'below',
+    hazard: 'dropping and lowering',
+    places: ['air'],
+    text:
+      'Nothing is dropped or lowered over people, roads or animals: a cleared strip below, a watcher beside it, ' +
+      'a line that breaks first.',
   },
   {
     id: 'people',

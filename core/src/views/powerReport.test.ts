@@ -46,12 +46,6 @@ describe('the Bittern', () => {
       at.ledger.findings.some((f) => f.station === 'power' && /separate receiver supply/.test(sentence(f))),
     ).toBe(true);
   });
-  it('phases: energy left is what was there less what was used; unflown laps are told', () => {
-    const p = at.report.phases!;
-    expect(p.left).toBeCloseTo(p.usable - p.rows.reduce((s, r) => s + r.energy, 0), 6);
-    expect(p.sentences.map((x) => sentence(x)).join(' ')).toMatch(/Not yet flown: laps/);
-    expect(p.provenTime).toBe(30);
-  });
   it('a claim over what is computed is questioned', () =>
     expect(sentence(at.report.claims[0])).toMatch(/claims 16\.5 N/));
   it('a second pack that must not be joined stops it', () => {

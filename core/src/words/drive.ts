@@ -86,15 +86,6 @@ const SUPPLY_WORDS = {
 };
 
 const ENERGY_WORDS = {
-  'leg-not-held': (f: { leg: string }) => `${f.leg} cannot be held by the power there is.`,
-  'not-yet-flown': (f: { legs: readonly string[]; share: number | null; proven: number }) => {
-    const share = f.share === null ? 'The plan' : `${(100 * f.share).toFixed(0)} % of the energy`;
-    return `Not yet flown: ${f.legs.map(lower).join(', ')}. ${share} rests on them; ${(f.proven / 60).toFixed(1)} min of it are proven.`;
-  },
-  'pack-empty-in': (f: { leg: string; short: number }) =>
-    `The pack is empty in ${lower(f.leg)}, ${wh(f.short, 1)} short.`,
-  'eats-reserve': (f: { leg: string; reserve: number }) =>
-    `${f.leg} eats into the reserve of ${(f.reserve * 100).toFixed(0)} %.`,
   'string-too-low': (f: { cells: number; volts: number; starts: number; least: number }) =>
     `${f.cells} cells in a string give ${f.volts.toFixed(1)} V at work; the controller starts at ${f.starts} V: ${f.least} cells at least.`,
   'string-too-high': (f: { cells: number; volts: number; stands: number; most: number }) =>

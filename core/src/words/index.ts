@@ -8,6 +8,7 @@ import { BALANCE_WORDS } from './balance';
 import { DRIVE_WORDS } from './drive';
 import { FLIGHT_WORDS } from './flight';
 import { LAYOUT_WORDS } from './layout';
+import { MISSION_WORDS } from './mission';
 import { POWER_WORDS } from './power';
 import { REMARK_WORDS } from './remarks';
 import { Speech, type AnySaid } from './speech';
@@ -23,6 +24,7 @@ export const WORDS = {
   ...STOP_WORDS,
   ...LAYOUT_WORDS,
   ...DRIVE_WORDS,
+  ...MISSION_WORDS,
 };
 
 export type Code = keyof typeof WORDS;

@@ -8,10 +8,11 @@ interface Props {
   label: string;
   path: string;
   value: string;
+  /** the empty one is stored as null */ nullable?: boolean | undefined;
   options: readonly { readonly value: string; readonly label: string }[];
 }
 
-export function ChoiceField({ label, path, value, options }: Props) {
+export function ChoiceField({ label, path, value, options, nullable }: Props) {
   const edit = useWorkspace((w) => w.edit);
   const [error, setError] = useState<string | null>(null);
   return (
@@ -20,7 +21,7 @@ export function ChoiceField({ label, path, value, options }: Props) {
       value={value}
       error={error}
       options={options}
-      onChange={(to) => setError(edit({ type: 'set', path, value: to || undefined }))}
+      onChange={(to) => setError(edit({ type: 'set', path, value: to || (nullable ? null : undefined) }))}
     />
   );
 }

@@ -134,10 +134,10 @@ function laid(row: DocRow, column: DocColumn, text: string, into: PasteInto): Do
 }
 
 /** The value of an option that a text names. */
-function chosen({ label, cell }: DocColumn, text: string): string | undefined {
+function chosen({ label, cell }: DocColumn, text: string): string | null | undefined {
   const options = cell.type === 'choice' ? cell.options : [];
   const found = options.find((o) => words(o.label) === words(text) || o.value === text);
-  if (found) return found.value || undefined;
+  if (found) return found.value || (cell.type === 'choice' && cell.empty === 'null' ? null : undefined);
   const all = options.map((o) => o.label).join(', ');
   throw new Refusal(`“${text.slice(0, 20)}” is none of ${label}: ${all}. Nothing was pasted.`);
 }

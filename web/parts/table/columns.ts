@@ -58,6 +58,8 @@ interface QuantityCell {
 }
 interface ChoiceCell {
   readonly type: 'choice';
+  /** what the first option, an empty one, makes of it; taken out where left out */ readonly empty?:
+    'null' | undefined;
   readonly options: readonly { readonly value: string; readonly label: string }[];
 }
 /** Yes or no. */

@@ -65,7 +65,13 @@ function DocCell({ column, path, row, index }: CellProps) {
   if (cell.type === 'check') return <CheckField label={name} path={at} value={Boolean(getPath(row, key))} />;
   if (cell.type === 'choice')
     return (
-      <ChoiceField label={name} path={at} value={String(getPath(row, key) ?? '')} options={cell.options} />
+      <ChoiceField
+        label={name}
+        path={at}
+        value={String(getPath(row, key) ?? '')}
+        options={cell.options}
+        nullable={cell.empty === 'null'}
+      />
     );
   return (
     <DocField

@@ -7,7 +7,15 @@ import type { Tools } from './tools';
 
 type Looking = Pick<
   Workspace,
-  'setWhy' | 'setTerm' | 'setLoading' | 'rememberTab' | 'setUnits' | 'documentOf' | 'setAgainst' | 'lookBack'
+  | 'setWhy'
+  | 'setTerm'
+  | 'setLoading'
+  | 'setMission'
+  | 'rememberTab'
+  | 'setUnits'
+  | 'documentOf'
+  | 'setAgainst'
+  | 'lookBack'
 >;
 
 export function lookingAt({ get, set }: Tools): Looking {
@@ -19,6 +27,7 @@ export function lookingAt({ get, set }: Tools): Looking {
       set(({ content: c, loading }) => ({
         loading: c.document.design.states.some((l) => l.id === id) ? id : loading,
       })),
+    setMission: (missionId) => set({ missionId }),
     rememberTab(station, tab) {
       const { [station]: before, ...others } = get().tabs;
       if ((before ?? null) === tab) return;

@@ -58,6 +58,8 @@ export interface Workspace {
   /** the word of the trade that is explained */ term: string | null;
   setTerm(term: string | null): void;
   setLoading(loading: string): void;
+  /** mission in view; null: the first that names its states */ missionId: string | null;
+  setMission(id: string): void;
   setUnits(units: UnitSystem): void;
   /** of any version: had from the server when it is first asked for; null where it cannot be */
   documentOf(id: number): Promise<DesignDocument | null>;
@@ -126,6 +128,7 @@ const NOTHING_YET = {
   againstLedger: null,
   why: null,
   term: null,
+  missionId: null,
   tabs: {},
 } satisfies Partial<Workspace>;
 

@@ -4,6 +4,7 @@ import { useId, useState } from 'react';
 import { formulaNames } from '@skiametra/core/assess';
 import { compileFormula } from '@skiametra/core/score';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { FormulaNames } from './FormulaNames';
 
 /** A task's formula, checked as it is typed; a formula that cannot be read is shown but not taken over. */
 export function FormulaEditor({ index }: { index: number }) {
@@ -13,7 +14,9 @@ export function FormulaEditor({ index }: { index: number }) {
   const [text, setText] = useState<string | null>(null);
   const stored = brief.tasks[index]?.formula ?? '';
   const shown = text ?? stored;
-  const names = formulaNames(brief);
+  const states = useWorkspace((w) => w.content.document.design.states);
+  const loading = useWorkspace((w) => w.loading);
+  const names = formulaNames(brief, { states });
   const checked = compileFormula(shown, names);
   const bad = checked.status === 'error';
   const change = (t: string) => {
@@ -21,13 +24,16 @@ export function FormulaEditor({ index }: { index: number }) {
     if (compileFormula(t, names).status === 'ok')
       edit({ type: 'set', path: `document.brief.tasks.${index}.formula`, value: t });
   };
+  const task = brief.tasks[index],
+    flown = !task || task.state === 'each' ? loading : task.state;
+  /** At the end, with a space before it where there is none. */
+  const put = (name: string) => change(`${shown}${/[\s(]$|^$/.test(shown) ? '' : ' '}${name}`);
   return (
     <div className={`qf${bad ? ' bad' : ''}`}>
       <div className="box">
         <Input
           unstyled
           id={id}
-          list={`${id}-names`}
           value={shown}
           spellCheck={false}
           aria-label={`Task ${index + 1} formula`}
@@ -41,6 +47,9 @@ export function FormulaEditor({ index }: { index: number }) {
             if (e.key === 'Escape') setText(null);
           }}
         />
+      </div>
+      <div className="formulabelow">
+        <FormulaNames state={flown} onPick={put} />
       </div>
       {bad && (
         <div className="err" id={`${id}-e`} role="alert">
@@ -59,17 +68,6 @@ export function FormulaEditor({ index }: { index: number }) {
             {w}
           </div>
         ))}
-      {text !== null && (
-        <div className="dim tiny">
-          Names:{' '}
-          {Object.keys(names)
-            .slice(0, 200)
-            .filter((n) => n.toLowerCase().includes((shown.match(/[A-Za-z]\w*$/)?.[0] ?? '').toLowerCase()))
-            .slice(0, 9)
-            .join(', ')}{' '}
-          …
-        </div>
-      )}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
+import { SegmentedControl } from '@mantine/core';
 import { powertrainOf } from '@skiametra/core/design';
+import { useTab } from '../../parts/frame/useAddress';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { FLIGHT } from '../../parts/paths';
 import { StationFindings } from '../../parts/Findings';
@@ -13,6 +15,9 @@ import { Leaving } from './Leaving';
 import { RotorFlight } from './RotorFlight';
 import { useWinged } from '../../parts/rotors/useRotors';
 import { StateTable } from './StateTable';
+import { AirTab } from './air/AirTab';
+import { MissionTab } from './mission/MissionTab';
+import { StatedTab } from './stated/StatedTab';
 
 const COLUMNS = [
   'mass',
@@ -32,8 +37,41 @@ const COLUMNS = [
   'allowedLoadFactor',
 ] as const;
 
+const TABS = {
+  envelope: 'Envelope',
+  mission: 'Mission',
+  air: 'In the air',
+  figures: 'Stated figures',
+} as const;
+type Tab = keyof typeof TABS;
+
 export function Flight() {
-  return useWinged() ? <WingedFlight /> : <RotorFlight />;
+  const [tab, setTab] = useTab<Tab>(['envelope', 'mission', 'air', 'figures']),
+    winged = useWinged();
+  return (
+    <div className="stack gap12">
+      <div className="scrollx">
+        <SegmentedControl
+          size="xs"
+          aria-label="Part of the Flight station"
+          value={tab}
+          onChange={setTab}
+          data={Object.entries(TABS).map(([value, label]) => ({ value, label }))}
+        />
+      </div>
+      {tab === 'mission' ? (
+        <MissionTab />
+      ) : tab === 'air' ? (
+        <AirTab />
+      ) : tab === 'figures' ? (
+        <StatedTab />
+      ) : winged ? (
+        <WingedFlight />
+      ) : (
+        <RotorFlight />
+      )}
+    </div>
+  );
 }
 
 function WingedFlight() {

@@ -1,7 +1,7 @@
 /** Hover, one weak motor, the change to the wing, and what each way of travelling takes. */
 import { say, type Said } from '../../words';
 import { G0 } from '../../air';
-import { powertrainOf, timedLegs } from '../../design';
+import { powertrainOf, straightWay } from '../../design';
 import {
   hoverPoint,
   operateForThrust,
@@ -85,9 +85,7 @@ function compareModes(
   idleRotors: number,
 ): HoverReport['compare'] {
   const { design, speed, state } = s,
-    plan = timedLegs(s.brief)
-      .filter((p) => p.kind === 'cruise')
-      .reduce((a, p) => a + p.time * (p.speed ?? speed), 0);
+    plan = straightWay(s.brief, speed);
   const distance = plan > 0 ? plan : 2000,
     seconds = distance / speed;
   const drag = s.drag(speed),

@@ -10,7 +10,6 @@ import {
   type Design,
   powertrainOf,
 } from '../../design';
-import { type PhasePlan } from '../../mission';
 import { DomainError } from '../../numeric';
 import {
   supplyReport,
@@ -43,7 +42,6 @@ import { type HoverReport } from './hover';
 import { hoverPart } from './hover';
 import { solarPart } from './energy';
 import { packRemarks } from './energy';
-import { phasesPart } from './energy';
 import { claimContext } from './claimContext';
 import { type SwapRow } from './swaps';
 import { swapRows } from './swaps';
@@ -70,7 +68,6 @@ export interface PowerReport {
   solar: { array: SolarArray; day: SolarDay; load: number } | null;
   supply: SupplyReport | null;
   packs: Said[];
-  phases: PhasePlan | null;
   claims: Said[];
   swaps: SwapRow[];
   match: MatchTask | null;
@@ -127,7 +124,6 @@ export function powerReport(
     solar: solarPart(s),
     supply: supply ? supplyReport(supply, battery.chemistry) : null,
     packs: packRemarks(design),
-    phases: phasesPart(s),
     claims: drive || s.lift ? claimQuestions(design, claimContext(s)) : [],
     swaps: swapRows(s),
     match: drive ? matchTask(s, drive) : null,
@@ -168,7 +164,6 @@ const NOTHING_FORWARD = {
   torque: null,
   rubber: null,
   solar: null,
-  phases: null,
   swaps: [],
   match: null,
 } as const satisfies Partial<PowerReport>;

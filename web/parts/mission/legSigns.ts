@@ -1,0 +1,43 @@
+/** A sign for each kind of leg, where its name has no room. */
+import type { LegKind } from '@skiametra/core/design';
+import {
+  IconArrowBackUp,
+  IconArrowBarDown,
+  IconArrowBarToUp,
+  IconArrowRight,
+  IconArrowUpRight,
+  IconArrowsUpDown,
+  IconClock,
+  IconDroplet,
+  IconExchange,
+  IconLayoutRows,
+  IconLink,
+  IconPackageExport,
+  IconPackageImport,
+  IconPlaneArrival,
+  IconPlaneDeparture,
+  IconRotateClockwise2,
+  IconTrendingDown,
+  type Icon,
+} from '@tabler/icons-react';
+
+export const SIGNS: Readonly<Record<LegKind, Icon>> = {
+  prepare: IconClock,
+  wait: IconClock,
+  takeOff: IconPlaneDeparture,
+  climb: IconArrowUpRight,
+  straight: IconArrowRight,
+  turn: IconArrowBackUp,
+  loiter: IconRotateClockwise2,
+  pattern: IconLayoutRows,
+  hover: IconArrowsUpDown,
+  transition: IconExchange,
+  letOut: IconArrowBarDown,
+  tow: IconLink,
+  takeIn: IconArrowBarToUp,
+  drop: IconDroplet,
+  glide: IconTrendingDown,
+  land: IconPlaneArrival,
+  unload: IconPackageExport,
+  reload: IconPackageImport,
+};
