@@ -90,6 +90,13 @@ export const statedSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({
     ...named,
+    kind: z.literal('run'),
+    run: field(above(2000), 'distance', 'run'),
+    loading: field(above(500), 'wingLoading', 'at a wing loading of'),
+    strip: field(above(2000), 'distance', 'strip there is'),
+  }),
+  z.strictObject({
+    ...named,
     kind: z.literal('climb'),
     height: field(above(5000), 'distance', 'height'),
     time: field(above(36000), 'time', 'in'),

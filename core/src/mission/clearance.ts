@@ -41,11 +41,14 @@ type HeightAt = (x: number) => number | null;
 function besideTail({ surfaces }: Drawn, heightAt: HeightAt): Said[] {
   return surfaces.flatMap((s) => {
     const root = s.stations[0],
-      passes = [root.x, root.x + root.chord / 2, root.x + root.chord]
+      front = s.x + root.x,
+      low = s.z + root.z,
+      passes = [front, front + root.chord / 2, front + root.chord]
         .map(heightAt)
         .filter((z): z is number => z !== null);
-    if (s.role === 'wing' || passes.length === 0) return [];
-    const clear = Math.min(...passes.map((z) => root.z - z));
+    // one that stands out to the side is passed by
+    if (s.role === 'wing' || (s.y ?? 0) > 0 || passes.length === 0) return [];
+    const clear = Math.min(...passes.map((z) => low - z));
     return clear < NEAR ? [say('line-meets-tail', { part: s.name, clear })] : [];
   });
 }

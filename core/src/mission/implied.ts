@@ -88,6 +88,10 @@ const LAWS: { readonly [K in StatedKind]: (s: Of<K>, density: number) => Verdict
     });
     return { agrees: is === 'possible', said };
   },
+  run(s) {
+    const allowed = loadingFor(s.loading, s.run, s.strip);
+    return { agrees: s.run <= s.strip, said: say('stated-run', { allowed, times: allowed / s.loading }) };
+  },
   climb(s) {
     const asks = climbWatts(s.height, s.time),
       has = s.power / s.mass,

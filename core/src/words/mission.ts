@@ -145,6 +145,8 @@ const STATED = {
       ? `It may: ${least}.`
       : `${s.plain(f.power, 'power')} would be better than good drives are: ${least}.`;
   },
+  'stated-run': (f: { allowed: number; times: number }, s: Speech) =>
+    `With the same wing and thrust that strip allows ${s.q(f.allowed, 'wingLoading', 2)}, ${f.times.toFixed(2)} times the loading: the run goes with its square.`,
   'stated-climb': (f: { asks: number; has: number; share: number; agrees: boolean }, s: Speech) => {
     const asks = `Height alone asks ${s.q(f.asks, 'specificPower', 0)}`;
     return f.agrees

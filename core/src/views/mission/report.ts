@@ -61,6 +61,9 @@ export interface LegView {
   readonly margins: readonly Margin[];
   readonly margin: Margin | null;
   readonly said: readonly Said[];
+  /** spreads of the first time that it is flown, where the ledger tells of them */ readonly sigmas: Readonly<
+    Partial<Record<FlownId, number>>
+  >;
 }
 
 export interface MissionReport {
@@ -94,14 +97,15 @@ export function missionReport(
     flight = flights?.of(mission.id);
   if (!flight) return null;
   const track = trackOf(flight.legs, mission.bearing ?? 0),
-    { site } = brief;
+    { site } = brief,
+    sigmas = sigmasOf(ledger, mission.id, free ? asked.state : ALL);
   return {
     id: mission.id,
     name: mission.name,
     free,
     window: mission.window,
     reserve: design.flight.reserve,
-    legs: flight.legs.map((l, i) => legView(l, i < flight.reached, run)),
+    legs: flight.legs.map((l, i) => legView(l, i < flight.reached, run, sigmas.get(l.leg.id) ?? {})),
     ending: { by: flight.ending.by, at: flight.ending.at },
     said: [
       endingSaid(mission, flight),
@@ -132,7 +136,19 @@ function lines(design: DesignDocument['design'], flight: Flight, run: Run): Said
   });
 }
 
-function legView(l: FlownLeg, reached: boolean, run: Run): LegView {
+type Sigmas = LegView['sigmas'];
+
+/** Spreads of the legs by their ids, as the ledger has them. */
+function sigmasOf(ledger: Ledger, mission: string, state: string): ReadonlyMap<string, Sigmas> {
+  const out = new Map<string, Partial<Record<FlownId, number>>>();
+  for (const e of ledger.entries) {
+    if (e.part !== mission || e.state !== state || e.leg === undefined) continue;
+    out.set(e.leg, { ...out.get(e.leg), [e.id]: e.sigma });
+  }
+  return out;
+}
+
+function legView(l: FlownLeg, reached: boolean, run: Run, sigmas: Sigmas): LegView {
   const { leg, before, after } = l,
     wing = run.maybe(shape),
     flies = wing !== null && !before.hangs && l.speed > 0,
@@ -174,6 +190,7 @@ function legView(l: FlownLeg, reached: boolean, run: Run): LegView {
     margins: l.margins,
     margin: l.margin,
     said: saidOfLeg(l),
+    sigmas: l.pass === 1 ? sigmas : {},
   };
 }
 

@@ -4,6 +4,7 @@ import type { Leg } from '@skiametra/core/design';
 import { formatQuantity, type KindName } from '@skiametra/core/units';
 import type { LegView } from '@skiametra/core/views';
 import { DocField } from '../../../parts/fields/DocField';
+import { MarkedNumber } from '../../../parts/marks/MarkedNumber';
 import { Sentence } from '../../../parts/Sentence';
 import { EMPTY, FIGURES, LEG_WORDS, MARGIN_WORDS } from '../../../parts/mission/legKinds';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -44,28 +45,30 @@ export function LegPanel({ view, leg, round, path }: Props) {
   );
 }
 
-/** A number of the leg, where there is one. */
-function Line({
-  name,
-  value,
-  kind,
-  to,
-}: {
+interface LineProps {
   name: string;
   value: number | null;
   kind: KindName;
-  to?: number;
-}) {
+  /** at the end of the leg, where it is another */ to?: number;
+  sigma?: number | undefined;
+}
+
+/** A number of the leg, where there is one, with its spread where it has one. */
+function Line({ name, value, kind, to, sigma }: LineProps) {
   const units = useWorkspace((w) => w.units);
   if (value === null || !Number.isFinite(value)) return null;
   const same = to === undefined || formatQuantity(value, kind, units) === formatQuantity(to, kind, units);
   return (
     <div className="legline">
       <span className="dim">{name}</span>
-      <span className="num">
-        {formatQuantity(value, kind, units)}
-        {!same && ` → ${formatQuantity(to, kind, units)}`}
-      </span>
+      {same && sigma ? (
+        <MarkedNumber of={{ value, sigma }} kind={kind} units={units} />
+      ) : (
+        <span className="num">
+          {formatQuantity(value, kind, units)}
+          {!same && ` → ${formatQuantity(to, kind, units)}`}
+        </span>
+      )}
     </div>
   );
 }
@@ -73,16 +76,21 @@ function Line({
 function Forces({ view: v }: { view: LegView }) {
   return (
     <div className="leglines after">
-      <Line name="Time" value={v.time} kind="time" />
-      <Line name="Way" value={v.distance} kind="distance" />
+      <Line name="Time" value={v.time} kind="time" sigma={v.sigmas.legTime} />
+      <Line name="Way" value={v.distance} kind="distance" sigma={v.sigmas.legDistance} />
       <Line name="Airspeed" value={v.speed > 0 ? v.speed : null} kind="speed" />
       <Line name="Height" value={v.heightFrom} to={v.height} kind="distance" />
       <Line name="Power" value={v.power > 0 ? v.power : null} kind="power" />
-      <Line name="Energy" value={v.energy > 0 ? v.energy : null} kind="energy" />
-      <Line name="Volts under load" value={v.volts > 0 ? v.volts : null} kind="voltage" />
+      <Line name="Energy" value={v.energy > 0 ? v.energy : null} kind="energy" sigma={v.sigmas.legEnergy} />
+      <Line
+        name="Volts under load"
+        value={v.volts > 0 ? v.volts : null}
+        kind="voltage"
+        sigma={v.sigmas.legVolts}
+      />
       <Line name="Charge left" value={v.charge > 0 ? v.soc : null} kind="percent" />
-      <Line name="Mass" value={v.massFrom} to={v.mass} kind="allUpMass" />
-      <Line name="CG" value={v.cgFrom} to={v.cg} kind="length" />
+      <Line name="Mass" value={v.massFrom} to={v.mass} kind="allUpMass" sigma={v.sigmas.legMass} />
+      <Line name="CG" value={v.cgFrom} to={v.cg} kind="length" sigma={v.sigmas.legCg} />
       <Line name="Static margin" value={v.staticMargin} kind="chordPercent" />
       <Line name="Load factor" value={v.load > 1.001 ? v.load : null} kind="loadFactor" />
       <Line name="Lift coefficient" value={v.liftCoefficient} kind="ratio" />

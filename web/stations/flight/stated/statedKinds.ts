@@ -41,6 +41,11 @@ export const STATED: {
     fields: ['mass', 'discs', 'power'],
     first: { kind: 'hover', mass: 2, discs: 0.3, power: 300 },
   },
+  run: {
+    name: 'A run, its loading, and the strip there is',
+    fields: ['run', 'loading', 'strip'],
+    first: { kind: 'run', run: 20, loading: 6, strip: 30 },
+  },
   climb: {
     name: 'Height, time and power',
     fields: ['height', 'time', 'mass', 'power'],
