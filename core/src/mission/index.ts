@@ -8,7 +8,7 @@ export type { Parts } from './makeCraft';
 export type { Away, Climbing, Craft, Draw, FreeFlight, Store, StoreId } from './craft';
 export type { EndBy, Ending, Limit } from './ending';
 export { HARD } from './margins';
-export { endingSaid, saidOfLeg, saidOfMission, unflownSaid } from './said';
+export { endingSaid, saidOfLeg, tightestSaid, unflownSaid } from './said';
 export { lineClearance } from './clearance';
 export { trackOf } from './track';
 export type { Line, Point, Track } from './track';

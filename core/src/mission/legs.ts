@@ -46,6 +46,8 @@ export interface Done {
   /** pull of the line over what the winch pulls at most */ readonly pull: number | null;
   readonly fault: Fault | null;
   /** highest on the way, where that is not at an end of it [m] */ readonly top?: number;
+  /** height along it, where it is no straight line: share of its time, and height [m] */
+  readonly profile?: readonly (readonly [share: number, height: number])[];
 }
 
 export interface Now {
@@ -92,6 +94,7 @@ function one(craft: Craft, stretch: Stretch, more: Partial<Done> = NOTHING): Don
     pull: more.pull ?? null,
     fault: more.fault ?? null,
     ...(more.top === undefined ? undefined : { top: more.top }),
+    ...(more.profile === undefined ? undefined : { profile: more.profile }),
   };
 }
 
@@ -154,6 +157,9 @@ function along(leg: Leg, now: Now, { wind }: Place, timed: boolean): Stretch[] {
   return Array.from({ length: count }, (_, i) => straightOn(leg, now, wind, heading + i * Math.PI, length));
 }
 
+/** Places along a free flight that its height is told at. */
+const SHARES = Array.from({ length: 33 }, (_, i) => i / 32);
+
 /** As long as what was wound up lasts, where nothing else ends it; in circles it gets on as the air does. */
 function freely(leg: Leg, now: Now, place: Place): Done {
   const { craft, aloft } = now,
@@ -177,6 +183,7 @@ function freely(leg: Leg, now: Now, place: Place): Done {
     room,
     fault: ground > 0 || circles ? null : stuck(speed),
     ...(over ? { top: peak } : {}),
+    profile: SHARES.map((s) => [s, height(aloft + s * seconds)] as const),
   });
 }
 

@@ -39,11 +39,10 @@ export function unflownSaid(f: Flight): Said[] {
   return legs.length > 0 && f.unproven > 0 ? [say('mission-unflown', { legs, share: f.unproven })] : [];
 }
 
-export function saidOfMission(mission: Mission, f: Flight): Said[] {
-  const { next } = f.ending;
-  return [
-    endingSaid(mission, f),
-    ...(next && Number.isFinite(next.used) ? [say('mission-next', next)] : []),
-    ...unflownSaid(f),
-  ];
+/** The leg that comes nearest to a limit, where nothing ends the mission before its end. */
+export function tightestSaid(f: Flight): Said[] {
+  if (f.ending.leg !== null || !f.margin || f.ending.next?.by === f.margin.of) return [];
+  const at = f.legs.slice(0, f.reached).find((l) => l.margin === f.margin),
+    { of, ratio } = f.margin;
+  return at ? [say('mission-tightest', { leg: at.leg.name, of, ratio })] : [];
 }

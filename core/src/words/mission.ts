@@ -28,7 +28,7 @@ const STOPS: Readonly<Record<string, string>> = {
 const SHORT: Readonly<Record<string, string>> = {
   clock: 'the clock',
   charge: 'the pack',
-  stall: 'the stall',
+  stall: 'speed over the stall',
   strength: 'the structure',
   throttle: 'full throttle',
   motor: 'the motor’s current',
@@ -64,6 +64,8 @@ const WHOLE = {
     f.rounds === null
       ? `Next would be ${SHORT[f.by] ?? f.by}, used to ${(100 * f.used).toFixed(0)} %.`
       : `Next would be ${SHORT[f.by] ?? f.by}: it allows ${f.rounds.toFixed(1)}.`,
+  'mission-tightest': (f: { leg: string; of: string; ratio: number }) =>
+    `Nearest to a limit is “${f.leg}”: ${SHORT[f.of] ?? f.of}, ${f.ratio.toFixed(2)} times what it needs.`,
   'mission-unflown': (f: { legs: readonly string[]; share: number }) =>
     `Never flown yet: ${f.legs.map(lower).join(', ')}. ${(100 * f.share).toFixed(0)} % of the energy rests on them.`,
 };

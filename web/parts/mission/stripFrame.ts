@@ -54,6 +54,13 @@ export function ticksTo(span: number): number[] {
   return Array.from({ length: Math.floor(span / step) + 1 }, (_, i) => i * step);
 }
 
+/** Heights along a leg: a straight line where it has no profile of its own. */
+const alongOf = (l: LegView): NonNullable<LegView['profile']> =>
+  l.profile ?? [
+    [0, l.heightFrom],
+    [1, l.height],
+  ];
+
 const lasts = (l: LegView) => (Number.isFinite(l.time) ? l.time : 0);
 
 export function stripFrame(
@@ -66,7 +73,8 @@ export function stripFrame(
     last = legs.at(-1),
     flown = last ? last.from + lasts(last) : 0,
     span = Math.max(window ?? 0, flown, ghost.at(-1)?.[0] ?? 0, 1);
-  const highest = Math.max(LOW, ...legs.flatMap((l) => [l.height, l.heightFrom]).filter(Number.isFinite)),
+  const heights = legs.flatMap((l) => alongOf(l).map(([, h]) => h)),
+    highest = Math.max(LOW, ...heights.filter(Number.isFinite)),
     x = (seconds: number) => LEFT + (seconds / span) * Math.max(1, width - LEFT - RIGHT),
     up = (h: number) => curveY(h / (1.08 * highest));
   const ends = report.ending.at,
@@ -79,10 +87,9 @@ export function stripFrame(
     highest,
     legs: legs.map((l, at) => ({ at, x: x(l.from), width: Math.max(1, x(l.from + lasts(l)) - x(l.from)) })),
     rounds: roundsOf(legs, names, x),
-    heights: legs.flatMap((l) => [
-      [x(l.from), up(l.heightFrom)] as const,
-      [x(l.from + lasts(l)), up(l.height)] as const,
-    ]),
+    heights: legs.flatMap((l) =>
+      alongOf(l).map(([share, h]) => [x(l.from + share * lasts(l)), up(h)] as const),
+    ),
     charges: chargesOf(legs, x),
     ghost: ghost.map(([t, h]) => [x(t), up(h)] as const),
     ticks: ticksTo(span),

@@ -6,8 +6,10 @@ import {
   lineClearance,
   ON_GROUND,
   saidOfLeg,
+  tightestSaid,
   trackOf,
   unflownSaid,
+  type Done,
   type EndBy,
   type Flight,
   type FlownLeg,
@@ -46,6 +48,8 @@ export interface LegView {
   /** of the charge that may be used, at its end */ readonly share: number;
   readonly heightFrom: number;
   readonly height: number;
+  /** height along it, where it is no straight line: share of its time, and height */
+  readonly profile: Done['profile'];
   readonly speed: number;
   readonly load: number;
   readonly massFrom: number;
@@ -110,6 +114,7 @@ export function missionReport(
     said: [
       endingSaid(mission, flight),
       ...nextSaid(flight),
+      ...tightestSaid(flight),
       ...unflownSaid(flight),
       ...lines(design, flight, run),
     ],
@@ -175,6 +180,7 @@ function legView(l: FlownLeg, reached: boolean, run: Run, sigmas: Sigmas): LegVi
     share: l.share,
     heightFrom: l.heightFrom,
     height: l.height,
+    profile: l.done.profile,
     speed: l.speed,
     load: l.load,
     massFrom: before.mass,
