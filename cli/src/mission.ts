@@ -66,22 +66,23 @@ function legJson(l: LegView): object {
   };
 }
 
-function totalJson({ numbers }: MissionReport): object {
-  const told = (id: keyof MissionReport['numbers']) => {
-    const n = numbers[id];
-    return n ? { value: round(n.value), sigma: round(n.sigma) } : null;
-  };
-  return {
-    time: told('missionTime'),
-    distance: told('missionDistance'),
-    energy: told('missionEnergy'),
-    left: told('missionLeft'),
-    rounds: told('missionRounds'),
-    deliveries: told('missionGiven'),
-    peak: told('missionPeak'),
-    margin: told('missionMargin'),
-    unproven: told('missionUnproven'),
-  };
+/** What is told of the whole: word in the output, and its number. */
+const TOTALS = {
+  time: 'missionTime',
+  distance: 'missionDistance',
+  energy: 'missionEnergy',
+  left: 'missionLeft',
+  rounds: 'missionRounds',
+  deliveries: 'missionGiven',
+  peak: 'missionPeak',
+  margin: 'missionMargin',
+  unproven: 'missionUnproven',
+} as const satisfies Record<string, keyof MissionReport['numbers']>;
+
+/** Values, or their standard uncertainties, by those words. */
+function totals({ numbers }: MissionReport, of: 'value' | 'sigma'): Record<string, number | null> {
+  const rows = Object.entries(TOTALS).map(([word, id]) => [word, round(numbers[id]?.[of])] as const);
+  return Object.fromEntries(rows);
 }
 
 /** @param state that flies a mission which names none; the first where null @throws UsageError one sentence */
@@ -96,7 +97,8 @@ export function missionCommand(doc: DesignDocument, state: string | null, asked:
   return {
     mission: mission.name,
     legs: report.legs.map(legJson),
-    total: totalJson(report),
+    total: totals(report, 'value'),
+    spread: totals(report, 'sigma'),
     endedBy: endWord(report.ending.by),
     said: report.said.map((s) => sentence(s)),
   };

@@ -59,6 +59,7 @@ export const ERRAND: Mission = {
     once('swap', 'Swap', [leg('swap', 'Box swapped, motors off', 'wait', { time: 90 })]),
     once('home', 'Home', [
       known('lift-again', 'Lift off with the old box', 'takeOff', { height: 20 }),
+      known('about', 'Nose round', 'turn'),
       leg('change-home', 'Change to the wing again', 'transition', { state: 'cruise-full' }),
       leg('back', 'Home on the wing', 'straight', { length: 2000 }),
       leg('change-down', 'Change to rotors again', 'transition', { state: 'hover-full' }),

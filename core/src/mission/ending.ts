@@ -1,5 +1,5 @@
 /** What ends a mission, and what would end it next. */
-import type { Fault } from './legs';
+import type { Fault } from './stretch';
 import { HARD, leastByKind, tightestOf, type MarginOf } from './margins';
 
 export type EndBy = 'done' | 'clock' | 'charge' | Fault | MarginOf;

@@ -2,7 +2,7 @@
 import type { Leg } from '../design';
 import type { Craft, Store, StoreId } from './craft';
 import type { Ending } from './ending';
-import type { Done, Place, Stretch } from './legs';
+import type { Done, Place, Stretch } from './stretch';
 import type { Margin } from './margins';
 
 export interface Crew extends Place {

@@ -2,7 +2,8 @@
 import type { Leg } from '../design';
 import type { Draw } from './craft';
 import type { Crew, FlownLeg } from './flight';
-import { FLY, ON_GROUND, type Now, type Stretch } from './legs';
+import { FLY, ON_GROUND } from './legs';
+import type { Now, Stretch } from './stretch';
 import { legMargins } from './margins';
 import { nothingSpent, shareOf, socOf, spend, type Tally } from './spend';
 

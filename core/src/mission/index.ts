@@ -14,7 +14,7 @@ export { trackOf } from './track';
 export type { Line, Point, Track } from './track';
 export type { Margin, MarginOf } from './margins';
 export { ON_GROUND } from './legs';
-export type { Done, Place, Room, Stretch } from './legs';
+export type { Done, Place, Room, Stretch } from './stretch';
 export { overGround, rowTurn, turnAt } from './wind';
 export type { Turn, Wind } from './wind';
 export { lineSpeed, roomFor, slipOf } from './winch';

@@ -1,6 +1,6 @@
 /** What there is over what a leg needs, by what runs short: 1 is the limit, below it the leg is not flown so. */
 import type { Craft, Store } from './craft';
-import type { Done } from './legs';
+import type { Done } from './stretch';
 
 export type MarginOf =
   | 'stall'

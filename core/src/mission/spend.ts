@@ -5,7 +5,7 @@
 import { heatStep, type Drawn, type HeatState } from '../power';
 import type { Craft, Draw, Store, StoreId } from './craft';
 import type { Crew } from './flight';
-import type { Stretch } from './legs';
+import type { Stretch } from './stretch';
 import type { Spent } from './margins';
 
 /** [s] */

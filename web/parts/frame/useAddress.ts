@@ -43,6 +43,15 @@ export function wayTo(w: Shown & Pick<Workspace, 'project' | 'versionId' | 'tabs
   return `/projects/${w.project.id}/versions/${w.versionId}/${station}${searchOf(place)}`;
 }
 
+/** A way to one tab of a station. */
+export function useWayToTab(station: string, tab: string): string {
+  const way = useWayTo()(station),
+    [path, search = ''] = way.split('?'),
+    params = new URLSearchParams(search);
+  params.set('tab', tab);
+  return `${path}?${params.toString()}`;
+}
+
 /** The same for links, which follow what is in view. */
 export function useWayTo(): (station: string) => string {
   const project = useWorkspace((w) => w.project),

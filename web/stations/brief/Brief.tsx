@@ -1,4 +1,7 @@
 'use client';
+import { Anchor } from '@mantine/core';
+import Link from 'next/link';
+import { useWayToTab } from '../../parts/frame/useAddress';
 import { BRIEF } from '../../parts/paths';
 import { StationFindings } from '../../parts/Findings';
 import { TextCell } from '../../parts/fields/TextCell';
@@ -10,7 +13,8 @@ import { Site } from './Site';
 import { Tasks } from './Tasks';
 
 export function Brief() {
-  const winged = useWinged();
+  const winged = useWinged(),
+    missions = useWayToTab('flight', 'mission');
   return (
     <div className="station two">
       <div className="stack">
@@ -31,6 +35,13 @@ export function Brief() {
             <Course />
           </section>
         )}
+        <p className="dim note">
+          What is flown leg by leg is written under{' '}
+          <Anchor component={Link} href={missions}>
+            Flight, Mission
+          </Anchor>
+          .
+        </p>
         <StationFindings of="brief" />
       </div>
       <div className="stack">

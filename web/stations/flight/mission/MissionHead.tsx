@@ -1,7 +1,8 @@
 'use client';
 /** Which mission is looked at, its clock, how its course lies; and what it comes to, in a sentence. */
 import { Button, NativeSelect } from '@mantine/core';
-import type { Mission } from '@skiametra/core/design';
+import { withoutMarks, type Mission } from '@skiametra/core/design';
+import { useState } from 'react';
 import { DocField } from '../../../parts/fields/DocField';
 import { TextCell } from '../../../parts/fields/TextCell';
 import { BRIEF } from '../../../parts/paths';
@@ -47,12 +48,16 @@ export function MissionHead({ mission, free }: { mission: Mission; free: boolean
     setMission = useWorkspace((w) => w.setMission),
     add = useNewMission(),
     path = `${BRIEF}.missions.${mission.id}`;
-  const remove = () =>
-    edit({
+  const [said, say] = useState<string | null>(null);
+  /** Refused, with the reason, where a task is still scored on it. */
+  const remove = () => {
+    const refused = edit({
       type: 'remove',
       path: `${BRIEF}.missions`,
       index: missions.findIndex((m) => m.id === mission.id),
     });
+    say(refused && `${withoutMarks(refused)} The mission stays.`);
+  };
   return (
     <div className="missionhead">
       <NativeSelect
@@ -83,6 +88,11 @@ export function MissionHead({ mission, free }: { mission: Mission; free: boolean
           Remove
         </Button>
       </span>
+      {said && (
+        <div role="alert" className="stoptext note">
+          {said}
+        </div>
+      )}
     </div>
   );
 }

@@ -11,6 +11,7 @@ import { TextCell } from '../../../parts/fields/TextCell';
 import { BRIEF } from '../../../parts/paths';
 import { Sentence } from '../../../parts/Sentence';
 import { freshId } from '../../../parts/table';
+import { useWinged } from '../../../parts/rotors/useRotors';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { STATED } from './statedKinds';
 
@@ -19,7 +20,9 @@ const NONE: readonly Stated[] = [];
 
 export function StatedTab() {
   const list = useWorkspace((w) => w.content.document.brief.stated) ?? NONE,
-    edit = useWorkspace((w) => w.edit);
+    edit = useWorkspace((w) => w.edit),
+    winged = useWinged(),
+    kinds = (Object.keys(STATED) as StatedKind[]).filter((k) => winged || !STATED[k].winged);
   const add = (kind: StatedKind) => {
     const row = { id: freshId('stated', list), note: '', ...STATED[kind].first } as Stated;
     edit({ type: 'set', path: PATH, value: [...list, row] });
@@ -37,7 +40,7 @@ export function StatedTab() {
             <Button variant="light">Hold figures against each other</Button>
           </Menu.Target>
           <Menu.Dropdown>
-            {(Object.keys(STATED) as StatedKind[]).map((k) => (
+            {kinds.map((k) => (
               <Menu.Item key={k} onClick={() => add(k)}>
                 {STATED[k].name}
               </Menu.Item>

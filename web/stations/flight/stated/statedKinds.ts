@@ -9,9 +9,11 @@ export const STATED: {
     readonly name: string;
     readonly fields: readonly string[];
     readonly first: First[K];
+    /** says nothing to what has no wing */ readonly winged?: true;
   };
 } = {
   speeds: {
+    winged: true,
     name: 'Two masses, each at its speed',
     fields: ['mass', 'speed', 'otherMass', 'otherSpeed'],
     first: { kind: 'speeds', mass: 2, speed: 14, otherMass: 3, otherSpeed: 17 },
@@ -27,6 +29,7 @@ export const STATED: {
     first: { kind: 'pitch', pitch: 0.15, rotation: 8000 * RPM, speed: 18 },
   },
   loading: {
+    winged: true,
     name: 'Wing loading, area and mass',
     fields: ['loading', 'area', 'mass'],
     first: { kind: 'loading', loading: 6, area: 0.4, mass: 2.4 },
@@ -42,6 +45,7 @@ export const STATED: {
     first: { kind: 'hover', mass: 2, discs: 0.3, power: 300 },
   },
   run: {
+    winged: true,
     name: 'A run, its loading, and the strip there is',
     fields: ['run', 'loading', 'strip'],
     first: { kind: 'run', run: 20, loading: 6, strip: 30 },

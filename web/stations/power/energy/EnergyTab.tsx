@@ -7,16 +7,16 @@ import { Sentence } from '../../../parts/Sentence';
 import { ShownTable, type ShownColumn } from '../../../parts/table';
 import { LEG_WORDS } from '../../../parts/mission/legKinds';
 import { useMission } from '../../../parts/mission/useMission';
-import { useWayTo } from '../../../parts/frame/useAddress';
+import { useWayToTab } from '../../../parts/frame/useAddress';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { Claims } from './Claims';
 import { Bar } from './EnergyBar';
 
 export function EnergyTab({ report }: { report: PowerReport }) {
   const { mission, report: flown } = useMission(),
-    to = useWayTo();
+    there = useWayToTab('flight', 'mission');
   const written = (
-    <Anchor component={Link} href={`${to('flight').split('?')[0]}?tab=mission`}>
+    <Anchor component={Link} href={there}>
       Flight, Mission
     </Anchor>
   );
