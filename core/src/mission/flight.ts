@@ -10,7 +10,6 @@ export interface Crew extends Place {
   /** by what draws on it */ readonly stores: Readonly<Record<StoreId, Store>>;
   /** charge kept back */ readonly reserve: number;
   /** [K] */ readonly air: number;
-  /** height that it is let go at where no leg takes it off [m] */ readonly hand: number;
   readonly limits: Limits;
   /** charge that all is flown at, for laws; null: it runs down */ readonly held?: number | null;
 }

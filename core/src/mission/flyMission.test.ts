@@ -101,6 +101,15 @@ describe('what ends it', () => {
     expect(f.legs[0].margin).toMatchObject({ of: 'ground' });
   });
 
+  it('thrown it begins at the hand, and glides down from there', () => {
+    const away = { seconds: 1, way: 5, room: null, speed: 12, done: true },
+      craft = () => plainCraft({ powered: false, climb: () => null, level: () => null, takeOff: away }),
+      f = fly(flight([leg('throw', 'takeOff'), leg('down', 'glide')]), { craft, hand: 2 });
+    expect(f.legs.map((l) => l.height)).toEqual([2, 0]);
+    expect(f.legs[1].distance).toBeCloseTo(20, 6);
+    expect(f.ending.by).toBe('done');
+  });
+
   it('a task that does not fit its leg is told, and ends nothing', () => {
     const f = fly(flight([leg('let', 'letOut', { time: 18, speed: 19, length: 160 })]));
     expect(f.legs[0].done.room).toEqual({ of: 'leg', needs: 342, has: 160 });

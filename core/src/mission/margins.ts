@@ -102,7 +102,7 @@ function byFlight({ craft, done, from, height }: Looked, out: Collected): void {
     if (craft.stall > 0 && s.airspeed > 0) add(out, 'stall', s.airspeed, craft.stall * Math.sqrt(s.load));
     if (craft.strength !== null && s.load > 1) add(out, 'strength', craft.strength, s.load);
     // nothing there is gives what it asks
-    if (s.draw === null) add(out, 'throttle', 0, 1);
+    if (s.draw === null && craft.powered) add(out, 'throttle', 0, 1);
   }
   // it is on the ground before the leg is over
   if (height < -1e-6) add(out, 'ground', Math.max(from, 0), from - height);

@@ -51,6 +51,7 @@ export interface Now {
 
 export interface Place {
   readonly wind: Wind;
+  /** height of the hand that throws it [m] */ readonly hand: number;
   readonly winch: Winch | null;
   /** pull of the body on its line [N]; null without one */ pull(state: string, speed: number): number | null;
 }

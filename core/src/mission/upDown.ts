@@ -50,14 +50,16 @@ export function descends(leg: Leg, now: Now, place: Place): Done {
   return one(craft, steady(seconds, craft.rest, { way, rise: -down, airspeed: speed }), { room });
 }
 
-export const takesOff: Fly = (leg, { craft, height }) => {
+export const takesOff: Fly = (leg, { craft, height }, { hand }) => {
   if (craft.hangs) {
     const up = (leg.height ?? UP) - height,
       rate = leg.time ? Math.max(0, up) / leg.time : RISE;
     return one(craft, steady(leg.time ?? up / rate, craft.rise(rate), { rise: up }));
   }
   const away = craft.takeOff,
-    rise = leg.height === undefined ? 0 : leg.height - height;
+    // what is thrown begins at the hand, what runs on the ground
+    thrown = away !== null && away.room === null ? hand : height,
+    rise = (leg.height ?? thrown) - height;
   const stretch = steady(leg.time ?? away?.seconds ?? 0, craft.leaving(), {
     way: away?.way ?? 0,
     rise,

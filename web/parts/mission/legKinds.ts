@@ -1,5 +1,12 @@
 /** Kinds of leg as they are called, and the figures that each is told by. */
-import type { Leg, LegKind } from '@skiametra/core/design';
+import {
+  hasWing,
+  LEG_KINDS,
+  liftingCount,
+  type Design,
+  type Leg,
+  type LegKind,
+} from '@skiametra/core/design';
 
 export const LEG_WORDS: Readonly<Record<LegKind, string>> = {
   prepare: 'prepare',
@@ -79,6 +86,16 @@ const FAMILIES: Readonly<Record<LegKind, Family>> = {
 };
 
 export const familyOf = (kind: string): Family => FAMILIES[kind as LegKind] ?? 'along';
+
+const ON_ROTORS: readonly LegKind[] = ['hover', 'transition'],
+  ON_A_WING: readonly LegKind[] = ['glide', 'transition'];
+
+/** Kinds that an aircraft can fly. */
+export function kindsFor(design: Pick<Design, 'surfaces' | 'thrusters' | 'drives' | 'power'>): LegKind[] {
+  const lifts = liftingCount(design) > 0,
+    winged = hasWing(design);
+  return LEG_KINDS.filter((k) => (lifts || !ON_ROTORS.includes(k)) && (winged || !ON_A_WING.includes(k)));
+}
 
 /** A new leg of a kind, with the figure that it cannot do without. */
 export function usualLeg(id: string, kind: LegKind, state: string | null): Leg {

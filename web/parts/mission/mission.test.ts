@@ -1,11 +1,11 @@
 /** Geometry of a mission strip and of its course. */
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, StepCache } from '@skiametra/core/assess';
-import { bitternDocument, dunlinDocument, waferDocument } from '@skiametra/core/demo';
+import { bitternDocument, craneDocument, dunlinDocument, waferDocument } from '@skiametra/core/demo';
 import { LEG_KINDS, type DesignDocument } from '@skiametra/core/design';
 import { missionReport, type MissionReport } from '@skiametra/core/views';
 import { courseFrame } from './courseFrame';
-import { EMPTY, familyOf, FIGURES, LEG_WORDS, MARGIN_WORDS, usualLeg } from './legKinds';
+import { EMPTY, familyOf, FIGURES, kindsFor, LEG_WORDS, MARGIN_WORDS, usualLeg } from './legKinds';
 import { SIGNS } from './legSigns';
 import { ghostOf, stripFrame, ticksTo } from './stripFrame';
 
@@ -82,6 +82,12 @@ describe('kinds of leg', () => {
     expect(FIGURES[kind].length).toBeGreaterThan(0);
     expect(familyOf(kind)).toMatch(/ground|up|along|rotors|doing/);
     expect(usualLeg('x', kind, null)).toMatchObject({ id: 'x', kind, state: null });
+  });
+  it('nothing hovers without rotors, nothing glides without a wing, and what has both changes over', () => {
+    const of = (d: DesignDocument) => kindsFor(d.design);
+    expect(of(bitternDocument())).not.toContain('hover');
+    expect(of(dunlinDocument())).not.toContain('glide');
+    expect(of(craneDocument())).toEqual([...LEG_KINDS]);
   });
   it('what is told of empty figures, and of margins, is of those that there are', () => {
     const figures = new Set(Object.values(FIGURES).flat());

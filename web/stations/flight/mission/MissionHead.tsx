@@ -1,7 +1,14 @@
 'use client';
 /** Which mission is looked at, its clock, how its course lies; and what it comes to, in a sentence. */
 import { Button, NativeSelect } from '@mantine/core';
-import { withoutMarks, type Mission } from '@skiametra/core/design';
+import {
+  hasWing,
+  powertrainOf,
+  withoutMarks,
+  type Design,
+  type LegKind,
+  type Mission,
+} from '@skiametra/core/design';
 import { useState } from 'react';
 import { DocField } from '../../../parts/fields/DocField';
 import { TextCell } from '../../../parts/fields/TextCell';
@@ -11,33 +18,34 @@ import { freshId } from '../../../parts/table';
 import { usualLeg } from '../../../parts/mission/legKinds';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 
-/** A mission to begin with: off, out and back, down. */
-function firstMission(id: string, state: string | null, hangs: boolean): Mission {
-  const legs = [
-    usualLeg('off', 'takeOff', state),
-    ...(hangs ? [] : [usualLeg('up', 'climb', null)]),
-    usualLeg('out', 'straight', null),
-    usualLeg('round', 'turn', null),
-    usualLeg('back', 'straight', null),
-    usualLeg('down', 'land', null),
-  ];
-  return { id, name: 'Out and back', window: null, rounds: [{ id: 'once', name: 'Once', times: 1, legs }] };
+/** Kinds of a mission to begin with: out and back under power, thrown and down, as long as it flies on rubber. */
+function firstKinds(design: Design): LegKind[] {
+  const power = powertrainOf(design);
+  if (!hasWing(design)) return ['takeOff', 'straight', 'turn', 'straight', 'land'];
+  if (power.rubber) return ['loiter'];
+  if (power.unpowered) return ['takeOff', 'glide'];
+  return ['takeOff', 'climb', 'straight', 'turn', 'straight', 'land'];
+}
+
+function firstMission(id: string, design: Design): Mission {
+  const legs = firstKinds(design).map((kind, i) =>
+    usualLeg(`${kind}-${i + 1}`, kind, i === 0 ? (design.states[0]?.id ?? null) : null),
+  );
+  // on rubber it stays up as long as that lasts
+  const [only] = legs;
+  if (only && legs.length === 1) delete only.time;
+  return { id, name: 'A flight', window: null, rounds: [{ id: 'once', name: 'Once', times: 1, legs }] };
 }
 
 /** Adds a mission, and looks at it. */
 export function useNewMission(): () => void {
   const missions = useWorkspace((w) => w.content.document.brief.missions),
-    states = useWorkspace((w) => w.content.document.design.states),
+    design = useWorkspace((w) => w.content.document.design),
     edit = useWorkspace((w) => w.edit),
     setMission = useWorkspace((w) => w.setMission);
   return () => {
-    const id = freshId('mission', missions),
-      [state] = states;
-    edit({
-      type: 'insert',
-      path: `${BRIEF}.missions`,
-      value: firstMission(id, state?.id ?? null, state?.hover === true),
-    });
+    const id = freshId('mission', missions);
+    edit({ type: 'insert', path: `${BRIEF}.missions`, value: firstMission(id, design) });
     setMission(id);
   };
 }

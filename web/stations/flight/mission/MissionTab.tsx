@@ -29,7 +29,7 @@ export function MissionTab() {
           Write what is flown, leg by leg: what each takes of the pack and of the clock, and what ends it.
         </p>
         <Button variant="light" onClick={add}>
-          Begin with one out and back
+          Begin with a flight
         </Button>
       </section>
     );

@@ -1,15 +1,12 @@
 'use client';
 /** Columns of the legs of a round: what is typed, then what the first time that it is flown takes. */
 import { UnstyledButton } from '@mantine/core';
-import { LEG_KINDS } from '@skiametra/core/design';
 import { formatQuantity, type KindName } from '@skiametra/core/units';
 import type { LegView, MissionReport } from '@skiametra/core/views';
 import type { DocColumn, DocRow } from '../../../parts/table';
-import { LEG_WORDS } from '../../../parts/mission/legKinds';
+import { kindsFor, LEG_WORDS } from '../../../parts/mission/legKinds';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { edgeOf } from './StripBand';
-
-const KINDS = LEG_KINDS.map((k) => ({ value: k, label: LEG_WORDS[k] }));
 
 const typed = (key: string, label: string, width: number): DocColumn => ({
   key,
@@ -60,7 +57,12 @@ export function useLegColumns(
   chosen: string | null,
   onChoose: (leg: string) => void,
 ): DocColumn[] {
-  const states = useWorkspace((w) => w.content.document.design.states);
+  const design = useWorkspace((w) => w.content.document.design),
+    missions = useWorkspace((w) => w.content.document.brief.missions),
+    { states } = design;
+  // a kind that is written already stays to be seen
+  const written = missions.flatMap((m) => m.rounds.flatMap((r) => r.legs.map((l) => l.kind))),
+    kinds = [...new Set([...kindsFor(design), ...written])].map((k) => ({ value: k, label: LEG_WORDS[k] }));
   const { viewOf, shown } = useShown(report);
   const look: DocColumn = {
     key: 'look',
@@ -103,7 +105,7 @@ export function useLegColumns(
   return [
     look,
     { key: 'name', label: 'Leg', cell: { type: 'text' }, width: 122 },
-    { key: 'kind', label: 'Kind', cell: { type: 'choice', options: KINDS }, width: 88 },
+    { key: 'kind', label: 'Kind', cell: { type: 'choice', options: kinds }, width: 88 },
     {
       key: 'state',
       label: 'State',
