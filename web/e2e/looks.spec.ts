@@ -4,11 +4,12 @@ import { expect, test, type Page } from '@playwright/test';
 import { STATIONS } from './helpers';
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-const TABS = ['balance?tab=ledger', 'power?tab=bench'];
+const TABS = ['balance?tab=ledger', 'power?tab=bench', 'flight?tab=mission', 'flight?tab=air'];
 const EVERY_TAB = [
   ...['ledger', 'stability', 'states', 'growth', 'whatif', 'checks'].map((t) => `balance?tab=${t}`),
   ...['choose', 'bench', 'energy', 'supply', 'hover', 'rubber', 'glide', 'sun'].map((t) => `power?tab=${t}`),
   ...['compare', 'flow', 'cut'].map((t) => `sections?tab=${t}`),
+  ...['mission', 'air', 'figures'].map((t) => `flight?tab=${t}`),
   ...['views', 'three'].map((t) => `shape?tab=${t}`),
 ];
 /** `npm run access` tries all of them. */

@@ -1,5 +1,4 @@
 'use client';
-import { Anchor } from '@mantine/core';
 import Link from 'next/link';
 import { useWayToTab } from '../../parts/frame/useAddress';
 import { BRIEF } from '../../parts/paths';
@@ -37,9 +36,9 @@ export function Brief() {
         )}
         <p className="dim note">
           What is flown leg by leg is written under{' '}
-          <Anchor component={Link} href={missions}>
+          <Link href={missions} className="textbutton dotted">
             Flight, Mission
-          </Anchor>
+          </Link>
           .
         </p>
         <StationFindings of="brief" />

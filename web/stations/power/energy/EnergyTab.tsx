@@ -1,6 +1,5 @@
 'use client';
 /** Where the energy of the pack goes, leg by leg of the mission, and how long it lasts. */
-import { Anchor } from '@mantine/core';
 import type { LegView, PowerReport } from '@skiametra/core/views';
 import Link from 'next/link';
 import { Sentence } from '../../../parts/Sentence';
@@ -16,9 +15,9 @@ export function EnergyTab({ report }: { report: PowerReport }) {
   const { mission, report: flown } = useMission(),
     there = useWayToTab('flight', 'mission');
   const written = (
-    <Anchor component={Link} href={there}>
+    <Link href={there} className="textbutton dotted">
       Flight, Mission
-    </Anchor>
+    </Link>
   );
   return (
     <div className="station cols-energytab">
