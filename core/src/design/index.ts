@@ -9,7 +9,6 @@ export {
   documentSchema,
   itemSchema,
   measuredPolarSchema,
-  requirementSchema,
   sectionChoiceSchema,
   sectionSchema,
   shapeSchema,
@@ -26,7 +25,6 @@ export type {
   State,
   PartKind,
   PartLink,
-  Requirement,
   MeasuredPolar,
   Section,
   SectionChoice,
@@ -70,6 +68,10 @@ export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
 export { coefficientsSchema, drivePartsSchema } from './powerSchema';
 export type { Swap } from './powerSchema';
 export type { DriveSpec, Thruster } from './driveSchema';
+export { requirementSchema, rivalSchema, variantSchema } from './askedSchema';
+export type { Requirement, Rival, Statement, Variant } from './askedSchema';
+export { MARKS, decisionTableSchema, studySchema } from './tradeSchema';
+export type { Criterion, DecisionOption, DecisionTable, Odds, Study, SweepAxis, Trade } from './tradeSchema';
 export { LEG_KINDS } from './missionSchema';
 export type { Leg, LegKind, Mission, Task } from './missionSchema';
 export type { Dropping, Stated, StatedKind, Winch } from './airTaskSchema';

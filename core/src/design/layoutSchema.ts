@@ -195,8 +195,8 @@ export const referenceSchema = z.strictObject({
   id,
   name: label,
   note: label,
-  span: field(above(20), 'length', 'span'),
-  area: field(above(40), 'area', 'area'),
+  /** what has no wing has none of both */ span: field(above(20), 'length', 'span').nullable(),
+  area: field(above(40), 'area', 'area').nullable(),
   mass: field(above(500), 'allUpMass', 'mass').nullable(),
   tailArea: field(above(20), 'area', 'tail area').nullable(),
   tailArm: field(above(20), 'length', 'tail arm').nullable(),
@@ -207,5 +207,11 @@ export const referenceSchema = z.strictObject({
     'chordPercent',
     'CG on the mean chord',
   ).nullable(),
+  /** swept by all lifting rotors together [m2] */ discArea: field(above(40), 'area', 'disc area').optional(),
+  /** most that it was flown with [kg] */ payload: field(above(200), 'mass', 'most payload').optional(),
+  /** how its figures are known */ basis: z.enum(['guess', 'copied', 'claimed', 'measured']).optional(),
+  /** parts of it are taken over: what is heavier than it, or faster, is beyond what it was built for */
+  donor: z.literal(true).optional(),
+  /** as fast as it was flown [m/s] */ fastest: field(above(200), 'speed', 'fastest flown').optional(),
 });
 export type ReferenceModel = z.infer<typeof referenceSchema>;

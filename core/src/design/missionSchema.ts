@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { field } from './fields';
 import { above, between, id, label } from './primitives';
+import { oddsSchema, pointsWithin } from './tradeSchema';
 
 export const LEG_KINDS = [
   'prepare',
@@ -113,5 +114,9 @@ export const taskSchema = z.strictObject({
   formula: z.string().max(500),
   /** a state's id, or 'each' when the state is the free choice */
   state: z.string().min(1).max(60),
+  /** times its points; 1 where left out */ weight: pointsWithin.weight.optional(),
+  /** no fewer and no more than these, before they are weighed */ least: pointsWithin.least.optional(),
+  most: pointsWithin.most.optional(),
+  /** it may fail */ odds: oddsSchema.optional(),
 });
 export type Task = z.infer<typeof taskSchema>;

@@ -18,7 +18,9 @@ import {
   stateFields,
   wheelSchema,
 } from './layoutSchema';
+import { requirementSchema, rivalSchema, statementSchema, variantSchema } from './askedSchema';
 import { siteSchema } from './siteSchema';
+import { tradeSchema } from './tradeSchema';
 import { structureSchema } from './structureSchema';
 import { driveSchema, thrusterSchema } from './driveSchema';
 import { comingBackSchema, launchSchema } from './launchSchema';
@@ -27,7 +29,7 @@ import { missionSchema, taskSchema } from './missionSchema';
 import { claimsSchema, powerSchema, swapsSchema } from './powerSchema';
 import { above, between, finite, id, label, longText } from './primitives';
 
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 /** How a value is known. */
 export const BASES = ['guess', 'calculated', 'catalogue', 'claimed', 'weighed', 'measured'] as const;
@@ -35,40 +37,15 @@ const basisSchema = z.enum(BASES);
 export type Basis = z.infer<typeof basisSchema>;
 
 // ---- brief -------------------------------------------------------------------------------------
-export const requirementSchema = z
-  .strictObject({
-    id,
-    quantity: z.string().min(1).max(60),
-    /** a state's id, or 'all' for every state */
-    state: z.string().min(1).max(60),
-    op: z.enum(['atLeast', 'atMost', 'between']),
-    min: field(finite, 'ratio', 'at least').nullable(),
-    max: field(finite, 'ratio', 'at most').nullable(),
-    /** the rule it comes from */
-    rule: label,
-    wish: z.boolean(),
-  })
-  .refine(
-    (r) => (r.op === 'atMost' || r.min !== null) && (r.op === 'atLeast' || r.max !== null),
-    'a limit is missing',
-  )
-  .refine((r) => r.op !== 'between' || r.min! <= r.max!, 'the lower limit is above the upper one');
-
-const rivalSchema = z.strictObject({
-  name: id,
-  low: field(finite, 'points', 'low'),
-  likely: field(finite, 'points', 'likely'),
-  high: field(finite, 'points', 'high'),
-  note: label,
-});
-
 export const briefSchema = z.strictObject({
   purpose: longText,
   site: siteSchema,
   requirements: z.array(requirementSchema).max(60),
+  /** what no number says */ statements: z.array(statementSchema).max(60).optional(),
   /** what is flown */ missions: z.array(missionSchema).max(12),
   /** what is scored */ tasks: z.array(taskSchema).max(12),
   rivals: z.array(rivalSchema).max(20),
+  /** the same contest under other rules */ variants: z.array(variantSchema).max(8).optional(),
   /** figures that somebody stated, to be held against each other */ stated: z
     .array(statedSchema)
     .max(40)
@@ -79,7 +56,6 @@ export const briefSchema = z.strictObject({
   references: z.array(referenceSchema).max(20).optional(),
 });
 export type Brief = z.infer<typeof briefSchema>;
-export type Requirement = z.infer<typeof requirementSchema>;
 
 // ---- design ------------------------------------------------------------------------------------
 const pointSchema = z.tuple([
@@ -499,5 +475,6 @@ export const documentSchema = z.strictObject({
   brief: briefSchema,
   design: designSchema,
   calibration: calibrationSchema,
+  /** what was weighed against each other on the way here */ trade: tradeSchema.optional(),
 });
 export type DesignDocument = z.infer<typeof documentSchema>;

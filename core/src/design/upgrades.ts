@@ -117,6 +117,11 @@ function rotorsByName(row: unknown): unknown {
   return named && row.part === undefined ? { ...row, part: { kind: 'lift rotor' } } : row;
 }
 
+/** 6 to 7: tables, studies, statements, odds and rules that may come otherwise may be there; nothing that was changes. */
+function withStudies(document: unknown): unknown {
+  return isRaw(document) ? { ...document, schemaVersion: 7 } : document;
+}
+
 /** The same step on every version of a project file. */
 const onVersions =
   (to: number, step: (document: unknown) => unknown) =>
@@ -137,6 +142,7 @@ const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
   3: withParts,
   4: withDrivesAndMissions,
   5: withFlownLegs,
+  6: withStudies,
 };
 
 const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(

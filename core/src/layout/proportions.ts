@@ -12,6 +12,8 @@ export interface Proportions {
   bodyLength: number | null;
   cgChord: number | null;
   tailVolume: number | null;
+  /** [kg/m2] */ discLoading: number | null;
+  /** most payload over mass */ payloadShare: number | null;
 }
 
 const mean = (list: (number | null)[]): number | null => {
@@ -19,19 +21,25 @@ const mean = (list: (number | null)[]): number | null => {
   return v.length > 0 ? v.reduce((s, x) => s + x, 0) / v.length : null;
 };
 
+/** Of two figures; null where one is not known. */
+const over = (a: number | null | undefined, b: number | null | undefined): number | null =>
+  a == null || b == null ? null : a / b;
+
+/** What has no wing has no proportions to one. */
 export function proportionsOf(m: ReferenceModel): Proportions {
-  const chord = m.area / m.span;
-  const arm = m.tailArm === null ? null : m.tailArm / chord,
-    tail = m.tailArea === null ? null : m.tailArea / m.area;
+  const arm = over(m.tailArm, over(m.area, m.span)),
+    tail = over(m.tailArea, m.area);
   return {
-    aspectRatio: (m.span * m.span) / m.area,
-    wingLoading: m.mass === null ? null : m.mass / m.area,
+    aspectRatio: over(m.span, over(m.area, m.span)),
+    wingLoading: over(m.mass, m.area),
     tailShare: tail,
-    finShare: m.finArea === null ? null : m.finArea / m.area,
+    finShare: over(m.finArea, m.area),
     tailArm: arm,
-    bodyLength: m.bodyLength === null ? null : m.bodyLength / m.span,
+    bodyLength: over(m.bodyLength, m.span),
     cgChord: m.cgChord,
     tailVolume: arm === null || tail === null ? null : arm * tail,
+    discLoading: over(m.mass, m.discArea),
+    payloadShare: over(m.payload, m.mass),
   };
 }
 
@@ -48,6 +56,8 @@ export function averageProportions(list: readonly ReferenceModel[]): Proportions
         'bodyLength',
         'cgChord',
         'tailVolume',
+        'discLoading',
+        'payloadShare',
       ] as const
     ).map((k) => [k, mean(all.map((p) => p[k]))]),
   ) as unknown as Proportions;
