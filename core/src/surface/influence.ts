@@ -7,17 +7,8 @@ import { addHorseshoe } from './horseshoe';
 import type { Grid, Panel } from './panels';
 import { CORE_SHARE } from './trefftz';
 
-/** Normal wash at the control points, row after row: of the pairs in the symmetric flow, of all in the other. */
-export interface NormalWash {
-  readonly symmetric: Float64Array;
-  readonly antisymmetric: Float64Array;
-}
-
-/** What is induced at the middle of the bound vortices: x, y, z. */
-export interface BoundWash {
-  readonly symmetric: readonly Float64Array[];
-  readonly antisymmetric: readonly Float64Array[];
-}
+/** Both sides alike, or opposite: every flow falls into the two. */
+export type Flow = 'symmetric' | 'antisymmetric';
 
 /** Velocity at a point of panel p by strength one on panel q: itself, and its image on the left. */
 interface Induced {
@@ -45,52 +36,56 @@ function inducedBy(ground: number | null, matched: Grid['matched']): Induced {
   return { near, far, at };
 }
 
-/** Influence of all panels on all control points, both flows at once. */
+/** How the image on the left counts in a flow, and how many panels take part in it. */
+const sided = (flow: Flow, panels: readonly Panel[], pairs: number) =>
+  flow === 'symmetric' ? { n: pairs, sign: 1 } : { n: panels.length, sign: -1 };
+
+/**
+ * Influence of panels on control points in one flow: n x n, row after row, of the pairs in the symmetric one, of all in the
+ * other. Level flight needs none of the antisymmetric one: each is made when it is asked for.
+ */
 export function normalWash(
+  flow: Flow,
   panels: readonly Panel[],
   pairs: number,
   ground: number | null,
   matched: Grid['matched'],
-): NormalWash {
-  const n = panels.length,
-    symmetric = new Float64Array(pairs * pairs),
-    antisymmetric = new Float64Array(n * n);
-  const { near, far, at } = inducedBy(ground, matched);
+): Float64Array {
+  const { n, sign } = sided(flow, panels, pairs),
+    out = new Float64Array(n * n),
+    { near, far, at } = inducedBy(ground, matched);
   for (let i = 0; i < n; i++) {
     const p = panels[i];
     for (let j = 0; j < n; j++) {
       at(p, panels[j], p.xc, p.yc, p.zc);
-      const a = near[1] * p.ny + near[2] * p.nz,
-        b = far[1] * p.ny + far[2] * p.nz;
-      if (i < pairs && j < pairs) symmetric[i * pairs + j] = a + b;
-      antisymmetric[i * n + j] = a - b;
+      out[i * n + j] = near[1] * p.ny + near[2] * p.nz + sign * (far[1] * p.ny + far[2] * p.nz);
     }
   }
-  return { symmetric, antisymmetric };
+  return out;
 }
 
-/** Influence of all panels on all bound vortices, both flows at once. */
+/** Influence of panels on bound vortices in one flow: x, y, z, each n x n. */
 export function boundWash(
+  flow: Flow,
   panels: readonly Panel[],
   pairs: number,
   ground: number | null,
   matched: Grid['matched'],
-): BoundWash {
-  const n = panels.length,
-    symmetric = [0, 1, 2].map(() => new Float64Array(pairs * pairs)),
-    antisymmetric = [0, 1, 2].map(() => new Float64Array(n * n));
-  const { near, far, at } = inducedBy(ground, matched);
+): readonly Float64Array[] {
+  const { n, sign } = sided(flow, panels, pairs),
+    out = [0, 1, 2].map(() => new Float64Array(n * n)),
+    { near, far, at } = inducedBy(ground, matched);
   for (let i = 0; i < n; i++) {
-    const p = panels[i];
+    const p = panels[i],
+      x = 0.5 * (p.xa + p.xb),
+      y = 0.5 * (p.ya + p.yb),
+      z = 0.5 * (p.za + p.zb);
     for (let j = 0; j < n; j++) {
-      at(p, panels[j], 0.5 * (p.xa + p.xb), 0.5 * (p.ya + p.yb), 0.5 * (p.za + p.zb));
-      for (let k = 0; k < 3; k++) {
-        if (i < pairs && j < pairs) symmetric[k][i * pairs + j] = near[k] + far[k];
-        antisymmetric[k][i * n + j] = near[k] - far[k];
-      }
+      at(p, panels[j], x, y, z);
+      for (let k = 0; k < 3; k++) out[k][i * n + j] = near[k] + sign * far[k];
     }
   }
-  return { symmetric, antisymmetric };
+  return out;
 }
 
 /** Strengths from the wash at the control points. @throws DomainError `singular` when two surfaces lie in each other */

@@ -9,7 +9,7 @@
 import { DomainError } from '../numeric';
 import type { Contour } from '../section';
 import type { Design, Surface } from '../design';
-import { boundWash, normalWash, solver, turnedWake, type BoundWash } from './influence';
+import { boundWash, normalWash, solver, turnedWake, type Flow } from './influence';
 import { gridOf, type Panel, type Strip } from './panels';
 import { referencePlanform } from './planform';
 import { symmetricMix, antisymmetricMix, type Mix } from './controls';
@@ -29,9 +29,9 @@ export interface LatticeModel {
   readonly turned: Record<SymmetricColumn, Float64Array>;
   /**
    * velocity [1/m] at the middle of bound vortex i by strength j, row i: x, y, z of the symmetric (pairs x pairs)
-   * and the antisymmetric flow (n x n); made when forces are first asked for
+   * and the antisymmetric flow (n x n); each made when forces of it are first asked for
    */
-  readonly boundWash: BoundWash;
+  readonly boundWash: Readonly<Record<Flow, readonly Float64Array[]>>;
   readonly solveSymmetric: (wash: Float64Array) => Float64Array;
   readonly solveAntisymmetric: (wash: Float64Array) => Float64Array;
 }
@@ -70,6 +70,19 @@ function whenAsked<K extends string>(make: Readonly<Record<K, () => Float64Array
   for (const k of Object.keys(make) as K[])
     Object.defineProperty(out, k, { enumerable: true, get: () => (known[k] ??= make[k]()) });
   return out as Record<K, Float64Array>;
+}
+
+/** Both flows at the bound vortices, each made when it is first asked for. */
+function boundFlows(make: (flow: Flow) => readonly Float64Array[]): LatticeModel['boundWash'] {
+  const known: Partial<Record<Flow, readonly Float64Array[]>> = {};
+  return {
+    get symmetric() {
+      return (known.symmetric ??= make('symmetric'));
+    },
+    get antisymmetric() {
+      return (known.antisymmetric ??= make('antisymmetric'));
+    },
+  };
 }
 
 /** Panels that have one like them on the other side come first. */
@@ -127,12 +140,11 @@ export function solveLattice(
   if (!main) throw new DomainError('bad-shape', 'there is no wing');
   const wing = referencePlanform(design.surfaces);
   const refX = wing.macX + 0.25 * wing.mac;
-  const sys = normalWash(panels, pairs, ground, grid.matched);
-  let bound: BoundWash | null = null;
-  const solveSymmetric = solver(sys.symmetric, pairs);
+  const washed = (flow: Flow) => normalWash(flow, panels, pairs, ground, grid.matched);
+  const solveSymmetric = solver(washed('symmetric'), pairs);
   let solves: ((wash: Float64Array) => Float64Array) | null = null;
   const solveAntisymmetric = (wash: Float64Array) =>
-    (solves ??= solver(sys.antisymmetric, panels.length))(wash);
+    (solves ??= solver(washed('antisymmetric'), panels.length))(wash);
   const elevatorMix = symmetricMix(design.surfaces, 'elevator'),
     flapMix = symmetricMix(design.surfaces, 'flap');
   const aileronMix = antisymmetricMix(design.surfaces, 'aileron'),
@@ -153,9 +165,7 @@ export function solveLattice(
   const model: LatticeModel = {
     panels,
     pairs,
-    get boundWash() {
-      return (bound ??= boundWash(panels, pairs, ground, grid.matched));
-    },
+    boundWash: boundFlows((flow) => boundWash(flow, panels, pairs, ground, grid.matched)),
     solveSymmetric,
     solveAntisymmetric,
     symmetric,
