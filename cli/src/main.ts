@@ -27,6 +27,7 @@ import { hoverCommand } from './hover';
 import { dropCommand, MISSION_OPTIONS, missionCommand } from './mission';
 import { structureCommand } from './structure';
 import { projectText } from './projectText';
+import { sweepCommand, TRADE_OPTIONS, worthCommand } from './trade';
 import { UsageError } from './usage';
 
 interface Out {
@@ -61,6 +62,12 @@ skia mission FILE [--mission NAME] [--state NAME]
                                          a mission leg by leg, what it takes in all and what ends it
 skia drop --height M --speed MPS [--mass KG] [--drag-area M2] [--wind MPS]
                                          how long it falls, how far ahead it lands, how fast; a tail wind is above zero
+skia sweep FILE --vary INPUT=LO:HI:N [--vary INPUT=LO:HI:N] [--show score,groundRun] [--state NAME]
+                                         one or two inputs over ranges, one JSON line a cell: what is shown, whether it
+                                         can be flown, which limits block; an input is a path (design.flight.lapThrottle)
+                                         or span:wing, chord:wing, mass:ITEM, pack:series, pack:capacity, section:wing,
+                                         part:propeller|motor|pack
+skia worth FILE [--state NAME]           what one step of every input is worth in points, and what limits the score
 skia structure FILE [--case NAME] [--state NAME]
                                          load cases, margins along the wing, what fails first, what the members weigh
 skia spar --shape tube|rod|box|channel|i|strip|caps --height-mm H [--width-mm B] [--wall-mm T] [--cap-mm C --web-mm W]
@@ -175,6 +182,7 @@ function parsed(args: string[]) {
       ...SPAR_OPTIONS,
       ...LAUNCH_OPTIONS,
       ...MISSION_OPTIONS,
+      ...TRADE_OPTIONS,
       case: { type: 'string' },
       port: { type: 'string' },
       state: { type: 'string' },
@@ -252,6 +260,14 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   drop({ operand, values, json }) {
     noOperand(operand, 'figures are options.');
     json(dropCommand(values));
+  },
+  async sweep(asked) {
+    const { doc, state } = await opened('sweep', asked);
+    sweepCommand(doc, state, asked.values, (v) => asked.out.write(`${JSON.stringify(v)}\n`));
+  },
+  async worth(asked) {
+    const { doc, state } = await opened('worth', asked);
+    asked.json(worthCommand(doc, state));
   },
   async structure(asked) {
     const { doc, state } = await opened('structure', asked);

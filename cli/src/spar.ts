@@ -44,7 +44,7 @@ export const SPAR_OPTIONS = {
   distribution: text,
   steps: text,
 } as const;
-export type SparValues = Readonly<Record<string, string | boolean | undefined>>;
+export type SparValues = Readonly<Record<string, string | string[] | boolean | undefined>>;
 
 function numberOf(v: SparValues, name: string, lo: number, hi: number): number | undefined {
   const raw = v[name];

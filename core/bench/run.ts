@@ -7,6 +7,7 @@ import { runOf } from '../src/assess';
 import { Slopes } from '../src/assess/uncertainty';
 import { boundFlights, READ } from '../src/steps';
 import { dropPlaces, fallOf, footprintOf } from '../src/mission';
+import { axisOf, leverOf, sweepCell, worthOf, type SweepTask } from '../src/trade';
 import { layoutReport, powerReport, soldReport } from '../src/views';
 import { bitternDocument, craneDocument, dunlinDocument, gnatDocument } from '../src/demo';
 import { priorCalibration, setPath, powertrainOf } from '../src/design';
@@ -116,6 +117,22 @@ function footprint(count: number) {
   return footprintOf(dropPlaces(drop, spread, normal, count), fallOf(drop), 3);
 }
 
+/** Cells of sweeps as the Trade station walks them: the score, with every limit of the state. */
+const sweepOver = (id: string, from: number, to: number): SweepTask => ({
+  doc,
+  axes: [axisOf(leverOf(doc, id)!, from, to, 60)],
+  state: 'tubes-8',
+  show: ['score'],
+});
+const newWing = sweepOver('design.surfaces.wing.stations.0.chord', 0.26, 0.3),
+  newThrottle = sweepOver('design.flight.lapThrottle', 0.5, 0.9),
+  newCount = sweepOver('design.payload.unitMass', 0.05, 0.12);
+/** Normal-looking numbers, the same every time. */
+const normals = () => {
+  let k = 0;
+  return () => Math.sin(++k * 12.9898) * Math.SQRT2;
+};
+
 const lu = median(() => luInPlace(matrix.slice(), N), 31);
 const rows: Record<string, [ms: number, note: string]> = {
   'lu 200x200': [lu, 'the yardstick'],
@@ -184,6 +201,25 @@ const rows: Record<string, [ms: number, note: string]> = {
       15,
     ),
     'thrust at the new throttle, and laps with it',
+  ],
+  'sweep cell, wing edited': [
+    median((k) => sweepCell(newWing, k + 1, warm), 21),
+    'the score of a state and all its limits, with a new lattice',
+  ],
+  'sweep cell, throttle edited': [
+    median((k) => sweepCell(newThrottle, k + 1, warm), 41),
+    'the same with thrust at a new throttle',
+  ],
+  'sweep cell, payload edited': [
+    median((k) => sweepCell(newCount, k + 1, warm), 41),
+    'the same with another mass of a unit',
+  ],
+  'worth list': [
+    median(
+      (k) => worthOf({ ...doc, design: heavier(20 + k) }, 'tubes-8', new StepCache(), { normal: normals() }),
+      3,
+    ),
+    'one step of every input of the demo, the best at samples of all that is not known; with an empty cache',
   ],
   'load cases with uncertainty': [
     median((k) => {

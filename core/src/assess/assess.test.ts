@@ -28,9 +28,9 @@ const withPath = (path: string, value: unknown) => run(setPath(base, path, value
 describe('the ledger of the demo', () => {
   it('holds every defined quantity, finite, with sigma at least zero', () => {
     // what only rubber, rotors and arms have is held in power.test.ts, rotors.test.ts,
-    // leaving.test.ts, arms.test.ts and missions.test.ts
+    // leaving.test.ts, arms.test.ts, missions.test.ts and rules.test.ts
     const others =
-      /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|armFactor|hover\w+|rotor\w+|windMargin|longest\w+|farthest\w+|riseRate|ringDescent|launch\w+|throwNeeded|bellySlide|overObstacle|arrestLoad|change\w+|slowChangeEnergy)$/;
+      /^(rubberMass|breakTurns|launchTurns|launchTorque|flightTime|peakHeight|propellerRpm|turnsLeft|armFactor|hover\w+|rotor\w+|windMargin|longest\w+|farthest\w+|riseRate|ringDescent|launch\w+|throwNeeded|bellySlide|overObstacle|arrestLoad|change\w+|slowChangeEnergy|foreplaneLead)$/;
     for (const q of Object.values(QUANTITIES).filter(
       (x) => !others.test(x.id) && x.id !== 'points' && !x.of,
     )) {

@@ -1,10 +1,11 @@
 /** The wanted numbers of a design and nothing else: no uncertainty, no findings. What a search calls. */
 import type { DesignDocument } from '../design';
-import { FLOWN, QUANTITIES, READ, refText, type QuantityRef, type ReadId } from '../steps';
+import { ALL, FLOWN, QUANTITIES, READ, refText, type QuantityRef, type ReadId } from '../steps';
 import { runOf } from './assess';
 import type { StepCache } from './cache';
-import { compileTasks, namesIn, scoreStates } from './scoring';
-import { cellsOf, readNamed, valuesOf, type Values } from './values';
+import type { Run } from './run';
+import { compileTasks, namesIn, scoreStates, statesOf } from './scoring';
+import { cellsNamed, readNamed, valuesOf, type Values } from './values';
 
 const isRead = (id: string): id is ReadId => Object.hasOwn(READ, id);
 const isFlown = (id: string) => Object.hasOwn(FLOWN, id);
@@ -29,16 +30,31 @@ export function evaluate(
     if (value !== undefined) out[refText(ref)] = value;
   }
   if (wanted.every((r) => isRead(r.id))) return out;
-  const tasks = compileTasks(brief, design),
+  Object.assign(out, scoresOf(run, wanted));
+  return out;
+}
+
+/** Scores among what is wanted, and numbers of missions: of the states that they are made of, and of no others. */
+function scoresOf(run: Run, wanted: readonly QuantityRef[]): Values {
+  const { brief, design } = run.source,
+    tasks = compileTasks(brief, design),
     named = namesIn(brief, design, tasks),
-    values = valuesOf(
-      run,
-      cellsOf(run).filter((c) => named.has(c.id) || wanted.some((w) => w.id === c.id && isFlown(c.id))),
-    ),
-    score = scoreStates(brief, design, values, { tasks }).values;
+    missions = new Set(wanted.filter((r) => isFlown(r.id)).map((r) => r.id)),
+    scored = wanted.filter((r) => !isRead(r.id) && !isFlown(r.id));
+  const every = scored.some((r) => r.state === undefined || r.state === ALL),
+    only = every ? undefined : new Set(scored.map((r) => r.state!)),
+    states = only && statesOf(brief, design, tasks, [...only, ...wanted.flatMap((r) => r.state ?? [])]);
+  const values = valuesOf(
+    run,
+    cellsNamed(run, missions.size > 0 ? new Set([...named, ...missions]) : named, states),
+  );
+  const score =
+      scored.length > 0 ? scoreStates(brief, design, values, { tasks, ...(only && { only }) }).values : {},
+    out: Values = {};
   for (const ref of wanted) {
-    const value = score[refText(ref)] ?? (isFlown(ref.id) ? values[refText(ref)] : undefined);
-    if (value !== undefined) out[refText(ref)] = value;
+    const key = refText(ref),
+      value = score[key] ?? (isFlown(ref.id) ? values[key] : undefined);
+    if (value !== undefined) out[key] = value;
   }
   return out;
 }

@@ -77,7 +77,7 @@ function ofStates(states: Design['states'], put: (name: string, meant: Meant) =>
     }
 }
 
-function namesFor(brief: Brief, states: Design['states']): Names {
+function namesFor(brief: Naming, states: Design['states']): Names {
   const meant = new Map<string, Meant>(),
     // a mission before a state, a state before a leg's short name
     put = (name: string, m: Meant) => {
@@ -93,14 +93,29 @@ function namesFor(brief: Brief, states: Design['states']): Names {
   return { table, meant };
 }
 
-/** A brief and its states do not change: their names are gone through once. */
-const known = new WeakMap<Brief, WeakMap<Design['states'], Names>>();
+/** What names are made of, as it stands in a brief. */
+type Naming = Pick<Brief, 'missions' | 'rivals'>;
 
-export function namesOf(brief: Brief, states: Design['states']): Names {
-  let by = known.get(brief);
-  if (!by) known.set(brief, (by = new WeakMap()));
-  let names = by.get(states);
-  if (!names) by.set(states, (names = namesFor(brief, states)));
+/** States by what names are made of: their ids and what they are called. */
+const called = new WeakMap<Design['states'], string>();
+
+export function calledStates(states: Design['states']): string {
+  let text = called.get(states);
+  if (text === undefined) called.set(states, (text = states.map((s) => `${s.id}\n${s.name}`).join('\n\n')));
+  return text;
+}
+
+/** Made once for the same missions, figures of the field and names of states, whatever else a brief and a design have. */
+const known = new WeakMap<Naming['missions'], WeakMap<Naming['rivals'], Map<string, Names>>>();
+
+export function namesOf(brief: Naming, states: Design['states']): Names {
+  let by = known.get(brief.missions);
+  if (!by) known.set(brief.missions, (by = new WeakMap()));
+  let of = by.get(brief.rivals);
+  if (!of) by.set(brief.rivals, (of = new Map()));
+  const key = calledStates(states);
+  let names = of.get(key);
+  if (!names) of.set(key, (names = namesFor(brief, states)));
   return names;
 }
 

@@ -1,13 +1,13 @@
 /** Score of every loading from the brief's formulas over the values of a chain run. */
 import { hovers, type Brief, type Design, powertrainOf, courseOf } from '../design';
-import { compileFormula, type FormulaResult } from '../score';
-import { ALL, refText } from '../steps';
+import { compileFormula, successOf, taskPoints, type FormulaResult } from '../score';
+import { ALL, readRef, refText, type QuantityId } from '../steps';
 import { say, type Said } from '../words';
-import { namesOf } from './names';
+import { calledStates, namesOf } from './names';
 import type { Values } from './values';
 
 /** Why a loading cannot be flown as asked; empty when it can. */
-function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
+export function flyProblems(brief: Brief, design: Design, v: Values, loading: string): Said[] {
   const out: Said[] = [],
     state = design.states.find((l) => l.id === loading);
   if (state && hovers(design, state)) {
@@ -27,17 +27,16 @@ function flyProblems(brief: Brief, design: Design, v: Values, loading: string): 
 /** The brief's formulas, read once. */
 export type CompiledTask = { m: Brief['tasks'][number]; f: FormulaResult };
 
-/** A brief and its states do not change: their formulas are read once. */
-const compiled = new WeakMap<Brief, WeakMap<Design['states'], readonly CompiledTask[]>>();
+/** Formulas are read once for the same tasks and the same names. */
+const compiled = new WeakMap<Brief['tasks'], WeakMap<object, readonly CompiledTask[]>>();
 
 export function compileTasks(brief: Brief, { states }: Pick<Design, 'states'>): readonly CompiledTask[] {
-  let by = compiled.get(brief);
-  if (!by) compiled.set(brief, (by = new WeakMap()));
-  let made = by.get(states);
-  if (!made) {
-    const { table } = namesOf(brief, states);
-    by.set(states, (made = brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, table) }))));
-  }
+  const names = namesOf(brief, states);
+  let by = compiled.get(brief.tasks);
+  if (!by) compiled.set(brief.tasks, (by = new WeakMap()));
+  let made = by.get(names);
+  if (!made)
+    by.set(names, (made = brief.tasks.map((m) => ({ m, f: compileFormula(m.formula, names.table) }))));
   return made;
 }
 
@@ -49,8 +48,10 @@ export interface ScoreResult {
   best: string | null;
 }
 
-/** What decides whether a state can be flown. */
-const FLYING = ['groundRun', 'climbRate', 'failLoadFactor', 'hoverMargin'];
+/** Quantities that decide whether a state can be flown. */
+export const GATES: readonly QuantityId[] = ['groundRun', 'climbRate', 'failLoadFactor', 'hoverMargin'];
+
+const namedBy = new WeakMap<readonly CompiledTask[], ReadonlySet<string>>();
 
 /** Quantities that a score is made of: named by the formulas, and those that say whether a state can be flown. */
 export function namesIn(
@@ -58,10 +59,32 @@ export function namesIn(
   design: Pick<Design, 'states'>,
   tasks: readonly CompiledTask[],
 ): ReadonlySet<string> {
+  const known = namedBy.get(tasks);
+  if (known) return known;
   const { meant } = namesOf(brief, design.states),
     written = tasks.flatMap(({ f }) => (f.status === 'ok' ? [...f.names] : [])),
-    named = written.map((n) => meant.get(n)?.id ?? n);
-  return new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...FLYING]);
+    named = written.map((n) => meant.get(n)?.id ?? n),
+    made = new Set([...named, ...(named.includes('laps') ? ['lapsExact'] : []), ...GATES]);
+  namedBy.set(tasks, made);
+  return made;
+}
+
+/** States whose numbers the scores of some states are made of: their own, those that tasks are bound to or name. */
+export function statesOf(
+  brief: Brief,
+  design: Pick<Design, 'states'>,
+  tasks: readonly CompiledTask[],
+  scored: Iterable<string>,
+): ReadonlySet<string> {
+  const { meant } = namesOf(brief, design.states),
+    out = new Set([ALL, ...scored]);
+  for (const { m, f } of tasks) {
+    if (m.state !== 'each') out.add(m.state);
+    if (f.status !== 'ok') continue;
+    for (const key of f.names.flatMap((n) => meant.get(n)?.keys(ALL) ?? []))
+      out.add(readRef(key)?.state ?? ALL);
+  }
+  return out;
 }
 
 /**
@@ -126,7 +149,7 @@ interface Row {
 }
 
 type Meanings = ReturnType<typeof namesOf>['meant'];
-const rowsKnown = new WeakMap<readonly CompiledTask[], WeakMap<Design['states'], readonly Row[][]>>();
+const rowsKnown = new WeakMap<readonly CompiledTask[], Map<string, readonly Row[][]>>();
 
 function rowOf(task: CompiledTask, state: string, meant: Meanings): Row {
   const { m, f } = task,
@@ -146,10 +169,11 @@ function rowOf(task: CompiledTask, state: string, meant: Meanings): Row {
 /** Rows of every state: the same for all values. */
 function rowsOf(tasks: readonly CompiledTask[], brief: Brief, states: Design['states']): readonly Row[][] {
   let by = rowsKnown.get(tasks);
-  if (!by) rowsKnown.set(tasks, (by = new WeakMap()));
-  let rows = by.get(states);
+  if (!by) rowsKnown.set(tasks, (by = new Map()));
+  const key = calledStates(states);
+  let rows = by.get(key);
   const { meant } = namesOf(brief, states);
-  if (!rows) by.set(states, (rows = states.map((l) => tasks.map((t) => rowOf(t, l.id, meant)))));
+  if (!rows) by.set(key, (rows = states.map((l) => tasks.map((t) => rowOf(t, l.id, meant)))));
   return rows;
 }
 
@@ -161,16 +185,16 @@ interface Scoring {
 }
 
 /** Points of one row, and why there are none. */
-function pointsOf({ task: { f }, flown, names }: Row, s: Scoring): { points: number; said: Said[] } {
+function pointsOf({ task: { m, f }, flown, names }: Row, s: Scoring): { points: number; said: Said[] } {
   if (f.status !== 'ok') return { points: 0, said: [] };
   const env: Record<string, number> = { ...s.fixed };
   for (const { name, keys } of names)
     if (!(name in s.fixed)) env[name] = s.v[keys.find((k) => s.v[k] !== undefined) ?? ''] ?? NaN;
   if (s.held && f.names.includes('laps')) env.laps = s.v[`lapsExact@${flown}`];
-  const points = f.evaluate(env),
+  const points = taskPoints(m, f.evaluate(env)),
     problems = s.problems(flown);
-  const said: Said[] = problems.length > 0 ? [say('no-points', { because: [...problems] })] : [];
-  if (problems.length > 0) return { points: 0, said };
+  if (problems.length > 0) return { points: 0, said: [say('no-points', { because: [...problems] })] };
+  const said: Said[] = m.odds && !successOf(m.odds) ? [say('never-tried', {})] : [];
   return Number.isFinite(points)
     ? { points, said }
     : { points: 0, said: [...said, say('formula-no-number', {})] };
@@ -189,14 +213,20 @@ function fixedFigures(brief: Brief, rivals: Rivals): Record<string, number> {
  * @param options.rivals which figure of each range of the field, or figures by name; likely where left out
  * @param options.tasks formulas read before, for repeated runs
  * @param options.held for derivatives: unrounded laps, and steps held where they are
+ * @param options.only states that are asked for; none of the others is scored and no best one is found
  */
 export function scoreStates(
   brief: Brief,
   design: Design,
   v: Values,
-  options: { rivals?: Rivals; held?: HeldSteps; tasks?: readonly CompiledTask[] } = {},
+  options: {
+    rivals?: Rivals;
+    held?: HeldSteps;
+    tasks?: readonly CompiledTask[];
+    only?: ReadonlySet<string>;
+  } = {},
 ): ScoreResult {
-  const { rivals = 'likely', held, tasks = compileTasks(brief, design) } = options;
+  const { rivals = 'likely', held, tasks = compileTasks(brief, design), only } = options;
   const out: ScoreResult = { values: {}, remarks: {}, errors: [], best: null };
   // where nothing is scored there is no score, and none is nought
   if (!tasks.length) return out;
@@ -215,6 +245,7 @@ export function scoreStates(
     if (f.status === 'error')
       out.errors.push(say('formula-error', { task: m.name || m.id, problem: f.message }));
   rowsOf(tasks, brief, design.states).forEach((rows, i) => {
+    if (only && !only.has(design.states[i].id)) return;
     let total = 0;
     for (const row of rows) {
       const { points, said } = pointsOf(row, scoring);
@@ -224,7 +255,7 @@ export function scoreStates(
     }
     out.values[`score@${design.states[i].id}`] = total;
   });
-  return withBest(brief, design, out, held);
+  return only ? out : withBest(brief, design, out, held);
 }
 
 function withBest(brief: Brief, design: Design, out: ScoreResult, held: HeldSteps | undefined): ScoreResult {

@@ -1,6 +1,7 @@
 /** Numbers and curves of a run. What is read off a step comes in one order: its quantities, then its curves' points. */
 import { boundMissions, freeMissions, legIds, missionsAsked, type Mission } from '../design';
 import {
+  ALL,
   boundFlights,
   CURVES,
   FLIGHT_STEPS,
@@ -142,6 +143,31 @@ export function cellsOf(run: Run): Cell[] {
     ...states.flatMap((l) => cellsIn('state', l.id)),
     ...cellsOfMissions(run.source),
   ];
+}
+
+const FLOWN_IDS: readonly QuantityId[] = [...MISSION_IDS, ...LEG_IDS];
+
+/** Of one set of names, cells by state: the same for every run. */
+const namedCells = new WeakMap<ReadonlySet<string>, Map<string, readonly Cell[]>>();
+
+/** Those of some states, or of all, whose quantity is named. */
+export function cellsNamed(
+  run: Run,
+  named: ReadonlySet<string>,
+  states: ReadonlySet<string> = new Set([ALL, ...run.source.design.states.map((s) => s.id)]),
+): Cell[] {
+  let by = namedCells.get(named);
+  if (!by) namedCells.set(named, (by = new Map()));
+  const out: Cell[] = [];
+  for (const state of states) {
+    let cells = by.get(state);
+    if (!cells)
+      by.set(state, (cells = cellsIn(state === ALL ? 'all' : 'state', state).filter((c) => named.has(c.id))));
+    out.push(...cells);
+  }
+  if (!FLOWN_IDS.some((id) => named.has(id))) return out;
+  for (const c of cellsOfMissions(run.source)) if (named.has(c.id) && states.has(c.state)) out.push(c);
+  return out;
 }
 
 /** Cells with the results they are read off: those of one step stand side by side. */

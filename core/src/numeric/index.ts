@@ -7,6 +7,7 @@ export type { RootResult } from './roots';
 export { bracketIndex, interpolateLinear, splineCurvatures, splineValue, trapezium } from './interpolate';
 export { contentKey, stableJson } from './contentKey';
 export { cutBelow, updateLinear } from './bayes';
+export { choleskyLower } from './cholesky';
 export { normalCdf } from './normal';
 export type { BayesUpdate } from './bayes';
 export { luInPlace, luSolveInPlace } from './dense';

@@ -27,6 +27,12 @@ describe('formulas', () => {
     ['(laps >= 3) * 50', { laps: 3 }, 50],
     ['2 < laps < 5', { laps: 4 }, 1],
     ['laps > 2 and laps < 3', { laps: 4 }, 0],
+    ['steps(laps, 5, 10, 8, 25)', { laps: 4 }, 0],
+    ['steps(laps, 5, 10, 8, 25)', { laps: 8 }, 25],
+    ['table(lapTime, 20, 100, 30, 0)', { lapTime: 25 }, 50],
+    ['table(lapTime, 20, 100, 30, 0)', { lapTime: 45 }, 0],
+    ['rank(laps, 11, 9, 9)', { laps: 10 }, 2],
+    ['rank(laps, 10, 9)', { laps: 10 }, 1],
   ] as const)('%s', (text, v, expected) => expect(value(text, v)).toBeCloseTo(expected, 9));
   it('an unknown name is named, with its place and a suggestion', () => {
     const f = compileFormula('100 * lapz / best', names);
@@ -60,5 +66,14 @@ describe('formulas', () => {
     expect(odd.status === 'ok' && odd.warnings[0]).toMatch(/a time together with a mass/);
     const fine = compileFormula('lapTime / window + 2 * energyLeft', names);
     expect(fine.status === 'ok' && fine.warnings).toEqual([]);
+  });
+  it('a table takes a value and pairs, and its places ascend', () => {
+    const odd = compileFormula('steps(laps, 5, 10, 8)', names);
+    expect(odd.status === 'error' && odd.message).toMatch(/pairs of a place and what counts there/);
+    expect(value('table(laps, 8, 1, 5, 2)', { laps: 6 })).toBeNaN();
+  });
+  it('places of a table are of the kind of what it is read at', () => {
+    const f = compileFormula('table(lapTime, mass, 1, 30, 2)', names);
+    expect(f.status === 'ok' && f.warnings[0]).toMatch(/a time together with a mass/);
   });
 });

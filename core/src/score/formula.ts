@@ -5,6 +5,7 @@
  */
 import { create, parseDependencies, type MathNode } from 'mathjs/number';
 import { KINDS, UNITS, type KindName } from '../units';
+import { MOST_PLACES, rankOf, stepsAt, tableAt } from './tables';
 
 const { parse } = create({ parseDependencies });
 
@@ -20,10 +21,16 @@ export type FormulaResult =
 /** Name to what it is; a null kind is a plain number. */
 export type NameTable = Readonly<Record<string, KindName | null>>;
 
-const FUNCTIONS: Record<
-  string,
-  { fn: (...a: number[]) => number; least: number; most: number; same: boolean }
-> = {
+interface Fn {
+  readonly fn: (...a: number[]) => number;
+  readonly least: number;
+  readonly most: number;
+  /** all are of one kind, and so is what comes of them */ readonly same: boolean;
+  /** after the first they come in pairs: a place and what counts there */ readonly pairs?: true;
+  /** all are of one kind; what comes of them is a plain number */ readonly alike?: true;
+}
+
+const FUNCTIONS: Record<string, Fn> = {
   min: { fn: Math.min, least: 1, most: 12, same: true },
   max: { fn: Math.max, least: 1, most: 12, same: true },
   abs: { fn: Math.abs, least: 1, most: 1, same: true },
@@ -33,6 +40,9 @@ const FUNCTIONS: Record<
   sqrt: { fn: Math.sqrt, least: 1, most: 1, same: false },
   exp: { fn: Math.exp, least: 1, most: 1, same: false },
   log: { fn: Math.log, least: 1, most: 1, same: false },
+  steps: { fn: stepsAt, least: 3, most: MOST_PLACES, same: false, pairs: true },
+  table: { fn: tableAt, least: 5, most: MOST_PLACES, same: false, pairs: true },
+  rank: { fn: rankOf, least: 2, most: MOST_PLACES, same: false, alike: true },
 };
 
 type Eval = (v: Readonly<Record<string, number>>) => number;
@@ -136,9 +146,13 @@ function called(name: string, args: () => Built[], warnings: string[]): Built {
       `“${name}” takes ${f.least === f.most ? f.least : `${f.least} or more`} value${f.most === 1 ? '' : 's'}.`,
       name,
     );
+  if (f.pairs && parts.length % 2 === 0)
+    throw new FormulaError(`“${name}” takes a value, then pairs of a place and what counts there.`, name);
+  const places = f.pairs ? parts.filter((_, i) => i === 0 || i % 2 === 1) : parts,
+    dim = f.same || f.pairs || f.alike ? unite(name, places, warnings) : '1';
   return {
     run: (v) => f.fn(...parts.map((p) => p.run(v))),
-    dim: f.same ? unite(name, parts, warnings) : '1',
+    dim: f.same ? dim : f.pairs ? '?' : '1',
   };
 }
 

@@ -160,3 +160,36 @@ describe('a formula that is not', () => {
     expect(f.status === 'ok' && f.evaluate({ laps: 0, best: 0 })).toBeNaN();
   });
 });
+
+describe('what cannot be a formula', () => {
+  const piece = fc.constantFrom(
+    ...'( ) [ ] { } . , ; : ? + - * / ^ % ! = < > & | " \' ` @ # $ \\ laps best import eval constructor __proto__ f(x)=x 1e999 NaN'.split(
+      ' ',
+    ),
+    ...NAMES,
+  );
+  it('is refused with a sentence, quickly, and runs nothing that is not listed', () => {
+    fc.assert(
+      fc.property(fc.array(piece, { maxLength: 120 }), (parts) => {
+        const text = parts.join(' '),
+          f = compileFormula(text, names);
+        if (f.status === 'error') {
+          expect(f.message.length).toBeGreaterThan(0);
+          expect(f.at).toBeGreaterThanOrEqual(0);
+          return;
+        }
+        expect(f.names.every((n) => NAMES.includes(n))).toBe(true);
+        expect(typeof f.evaluate({ laps: 1, best: 1, lapTime: 1, mass: 1, window: 1 })).toBe('number');
+      }),
+      { numRuns: 2000 },
+    );
+  });
+  it('however deep it is nested, it is read or refused and never breaks', () => {
+    for (const deep of [
+      '('.repeat(240) + '1' + ')'.repeat(240),
+      'abs('.repeat(99) + '1' + ')'.repeat(99),
+      '-'.repeat(499) + '1',
+    ])
+      expect(['ok', 'error']).toContain(compileFormula(deep, names).status);
+  });
+});

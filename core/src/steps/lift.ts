@@ -121,6 +121,16 @@ interface StallOrder {
   readonly eta: number;
   /** local lift over section limit along the wing, root first */ readonly ratio: readonly number[];
   readonly y: readonly number[];
+  /** wing's lift coefficient at its own first stall less the foreplane's; undefined without a foreplane */
+  readonly foreplane: number | undefined;
+}
+
+/** What stands ahead lets go before the wing does: by how much more lift the wing still has. */
+function foreplaneLead(surfaces: Design['surfaces'], by: ReadonlyMap<string, number>): number | undefined {
+  const at = (role: 'wing' | 'canard') =>
+    Math.min(...surfaces.filter((s) => s.role === role).map((s) => by.get(s.id) ?? Infinity));
+  const lead = at('wing') - at('canard');
+  return Number.isFinite(lead) ? lead : undefined;
 }
 
 /** Where on the span the first strip lets go: known to about a strip. */
@@ -129,8 +139,8 @@ export const stallOrder = step({
   scope: 'state',
   needs: { air, sections, shape, aero, trust, balance, lift },
   causes: ['clMax', 'sectionLift', 'stallAngle'],
-  slice: NOTHING,
-  run: ({ air, sections, shape, aero, trust, balance, lift }, _, f): StallOrder => {
+  slice: ({ design: { surfaces } }) => ({ surfaces }),
+  run: ({ air, sections, shape, aero, trust, balance, lift }, { surfaces }, f): StallOrder => {
     const nu = air.viscosity / air.density;
     const limit = findLiftLimit(
       aero,
@@ -144,6 +154,7 @@ export const stallOrder = step({
       eta: limit.eta + f.stallAngle * limit.width,
       ratio: limit.ratios().map((p) => p.ratio),
       y: aero.sol.strips.flatMap((s) => (s.role === 'wing' ? [s.y / half] : [])),
+      foreplane: foreplaneLead(surfaces, limit.bySurface),
     };
   },
 });
@@ -220,6 +231,15 @@ const LIFT = {
       formula: 'place of the first strip at its limit',
       method: 'Critical section',
       read: (r) => r.eta,
+    },
+    foreplaneLead: {
+      name: 'Foreplane stalls before the wing by',
+      kind: 'ratio',
+      station: 'shape',
+      formula: 'trimmed lift coefficient at the wing’s first stall − at the foreplane’s',
+      method: 'Critical section',
+      better: 'more',
+      read: (r) => r.foreplane,
     },
   }),
   ...quantitiesOf(stallAngles, {

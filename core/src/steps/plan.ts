@@ -19,6 +19,7 @@ import { LIFT_PART } from './lift';
 import { REACH_PART } from './reach';
 import { ROTORS_PART } from './rotors';
 import { RUBBERS_PART } from './rubber';
+import { RULES_PART } from './rules';
 import { SECTIONS_PART } from './sections';
 import { SHAPE_PART } from './shape';
 import { SPEEDS_PART } from './speeds';
@@ -60,6 +61,7 @@ const PARTS = [
   ROTORS_PART,
   CORRIDOR_PART,
   RUBBERS_PART,
+  RULES_PART,
   // structure
   LOADS_PART,
   STRUCTURE_PART,

@@ -7,6 +7,7 @@ import { solveTrim, type TrimState } from '../surface';
 import { air } from './air';
 import { balance, heightOf } from './balance';
 import { airframe } from './drag';
+import { lift } from './lift';
 import { work } from './lap';
 import { VLM } from './lattice';
 import { quantitiesOf, part } from './quantity';
@@ -44,6 +45,26 @@ export const trim = step({
   },
 });
 
+const PITCHES = new Set(['elevator', 'elevon', 'ruddervator']);
+
+/** Share of the throw that pitch asks for, at the work speed and at the stall. */
+const pitchThrow = step({
+  id: 'pitch throw',
+  scope: 'state',
+  needs: { aero, balance, lift, trim },
+  slice: ({ design: { surfaces } }) => ({
+    throws: surfaces.flatMap((s) =>
+      s.controls.filter((c) => PITCHES.has(c.kind)).map((c) => c.maxDeflection),
+    ),
+  }),
+  run: ({ aero, balance: { state }, lift, trim }, { throws }): { used: number | undefined } => {
+    const least = Math.min(...throws);
+    if (!(least > 0 && least < Infinity)) return { used: undefined };
+    const stall = solveTrim(aero, lift.clMax, state.x);
+    return { used: Math.max(Math.abs(trim.elevator), Math.abs(stall.elevator)) / least };
+  },
+});
+
 const reynolds = step({
   id: 'Reynolds numbers',
   scope: 'state',
@@ -68,6 +89,17 @@ const TRIM = {
       read: (r) => r.elevator,
     },
   }),
+  ...quantitiesOf(pitchThrow, {
+    pitchThrow: {
+      name: 'Elevator throw used',
+      kind: 'percent',
+      station: 'shape',
+      formula: 'larger of the elevator at the stall and {trimElevator}, over its throw',
+      method: VLM,
+      better: 'less',
+      read: (r) => r.used,
+    },
+  }),
   ...quantitiesOf(reynolds, {
     reynoldsStall: {
       name: 'Reynolds number at the stall',
@@ -88,4 +120,4 @@ const TRIM = {
   }),
 };
 
-export const TRIM_PART = part([trim, reynolds], TRIM);
+export const TRIM_PART = part([trim, pitchThrow, reynolds], TRIM);

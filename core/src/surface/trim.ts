@@ -114,6 +114,10 @@ export function stripLift(sol: LatticeSolution, g: Float64Array): Float64Array {
 export interface LiftLimit {
   /** trimmed lift coefficient when the first strip reaches its section's limit */ clMax: number;
   alpha: number;
+  /** by surface that lifts: trimmed lift coefficient when its own first strip reaches its limit */ bySurface: ReadonlyMap<
+    string,
+    number
+  >;
   /** span fraction of the first strip, and of its width */ eta: number;
   width: number;
   /** local lift over section limit along the wing at that angle, root first */ ratios: () => {
@@ -137,12 +141,15 @@ export function findLiftLimit(
   const { strips } = aero.sol;
   const limits = sectionLimits(aero, polars, reynoldsOf, factor);
   const { low, rise } = trimmedLoads(aero, cgX);
+  const bySurface = new Map<string, number>();
   let clMax = Infinity,
     first = 0;
   for (let i = 0; i < strips.length; i++) {
     // whatever lifts may be the first: wing, foreplane, a tandem's rear wing
     if (strips[i].role === 'fin' || !(rise[i] > 0)) continue;
-    const cl = (limits[i] - low[i]) / rise[i];
+    const cl = (limits[i] - low[i]) / rise[i],
+      { surface } = strips[i];
+    if (cl < (bySurface.get(surface) ?? Infinity)) bySurface.set(surface, cl);
     if (cl < clMax) {
       clMax = cl;
       first = i;
@@ -152,6 +159,7 @@ export function findLiftLimit(
     strips.reduce((m, s) => (s.surface === id ? Math.max(m, s.inner + s.width) : m), 0);
   return {
     clMax,
+    bySurface,
     alpha: solveTrim(aero, clMax, cgX).alpha,
     eta: strips[first].y / end(strips[first].surface),
     width: strips[first].width / end(strips[first].surface),

@@ -8,7 +8,7 @@ type Limit = {
   max: number | null;
 };
 
-function limitWords(f: Limit, kind: KindName, s: Speech): string {
+export function limitWords(f: Limit, kind: KindName, s: Speech): string {
   if (f.op === 'atLeast') return `at least ${s.show(f.min!, kind)}`;
   if (f.op === 'atMost') return `at most ${s.show(f.max!, kind)}`;
   return `${s.show(f.min!, kind)} to ${s.show(f.max!, kind)}`;
@@ -55,6 +55,8 @@ export const FLIGHT_WORDS = {
   },
   'formula-error': (f: { task: string; problem: string }) => `${f.task}: ${f.problem}`,
   'formula-no-number': (_: object) => 'The formula does not come to a number here.',
+  'never-tried': (_: object) =>
+    'Nothing says how often this comes off: it is counted as if it always did. Try it, and count.',
   /** why a task gives no points in a state */
   'no-points': (f: { because: readonly AnySaid[] }, s: Speech) =>
     `No points: ${f.because.map((b) => s.said(b)).join(', ')}.`,

@@ -13,6 +13,7 @@ import { POWER_WORDS } from './power';
 import { REMARK_WORDS } from './remarks';
 import { Speech, type AnySaid } from './speech';
 import { STRUCTURE_WORDS } from './structure';
+import { TRADE_WORDS } from './trade';
 
 export const WORDS = {
   ...BALANCE_WORDS,
@@ -25,6 +26,7 @@ export const WORDS = {
   ...LAYOUT_WORDS,
   ...DRIVE_WORDS,
   ...MISSION_WORDS,
+  ...TRADE_WORDS,
 };
 
 export type Code = keyof typeof WORDS;
