@@ -13,6 +13,7 @@ import {
   gnatDocument,
   starterDocument,
   waferDocument,
+  withoutStudies,
 } from '../src/demo';
 import { lapMission, readDocument, SCHEMA_VERSION, type DesignDocument } from '../src/design';
 import { pin, type Pinned } from './pin';
@@ -72,7 +73,8 @@ const OF_SCHEMA_4: Record<string, () => DesignDocument> = {
 };
 
 /** What bears the demos has been drawn anew since, and what they fly beside laps has been written leg by leg. */
-function unborne({ design, brief, ...doc }: DesignDocument): object {
+function unborne(document: DesignDocument): object {
+  const { design, brief, ...doc } = withoutStudies(document);
   const { structure: _, ...rest } = design,
     tasks = brief.tasks.map(({ mission: _m, ...t }) => t),
     laps = lapMission(brief)?.mission.id === 'laps' && brief.missions.length > 1;

@@ -17,7 +17,7 @@ export interface Entrant {
   readonly calibration: Calibration;
 }
 
-export interface FieldRow {
+interface FieldRow {
   readonly name: string;
   /** state that it flies */ readonly state: string;
   readonly score: number;

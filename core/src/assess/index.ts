@@ -18,10 +18,12 @@ export { checkRequirements, marginOf, refsAsked, statesAsked } from './requireme
 export type { Proof, RequirementCheck } from './requirements';
 export { formulaNames, namesOf } from './names';
 export type { Names } from './names';
-export { compileTasks, flyProblems, GATES, scoreStates, scoreRange, statesOf } from './scoring';
+export { compileTasks, flyProblems, GATES, restsOnField, scoreStates, scoreRange, statesOf } from './scoring';
 export { fieldScores } from './field';
 export type { FieldResult, Entrant } from './field';
-export { underRules } from './variants';
+export type { OnField } from './scoring';
+export { scoresUnderRules, underRules } from './variants';
+export type { UnderRules } from './variants';
 export { causeSamples, sampledPoints, smoothPoints } from './samples';
 export type { Flown } from './samples';
 export { Slopes } from './uncertainty';

@@ -137,6 +137,32 @@ export function scoreRange(brief: Brief, design: Design, v: Values, state: strin
   return [Math.min(...scores), Math.max(...scores)];
 }
 
+/** What of a state's score rests on figures of the field. */
+export interface OnField {
+  /** points of tasks whose formulas name one */ readonly points: number;
+  /** of all its points that are not below zero */ readonly share: number;
+  /** least and most while the field does between its low and high */ readonly low: number;
+  readonly high: number;
+  /** the figures */ readonly names: readonly string[];
+}
+
+/** @returns null where no formula names a figure of the field */
+export function restsOnField(brief: Brief, design: Design, v: Values, state: string): OnField | null {
+  const tasks = compileTasks(brief, design),
+    rivals = new Set(brief.rivals.map((r) => r.name)),
+    scored = scoreStates(brief, design, v, { tasks }).values,
+    points = ({ m }: CompiledTask) => scored[refText({ id: 'points', state, part: m.id })] ?? 0;
+  const names = new Set(
+    tasks.flatMap(({ f }) => (f.status === 'ok' ? f.names.filter((n) => rivals.has(n)) : [])),
+  );
+  if (names.size === 0) return null;
+  const naming = tasks.filter(({ f }) => f.status === 'ok' && f.names.some((n) => rivals.has(n))),
+    all = tasks.reduce((s, t) => s + Math.max(0, points(t)), 0),
+    on = naming.reduce((s, t) => s + points(t), 0),
+    [low, high] = scoreRange(brief, design, v, state);
+  return { points: on, share: all > 0 ? Math.max(0, on) / all : 0, low, high, names: [...names] };
+}
+
 /** One task as one state flies it: what its points are called, and where its formula's names are found. */
 interface Row {
   readonly task: CompiledTask;

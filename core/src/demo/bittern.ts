@@ -14,6 +14,7 @@ import {
 import { fresh } from './fresh';
 import { lapsOf, wingSpar } from './laps';
 import { RELAY } from './missions';
+import { RELAY_TRADE, RELAY_VARIANTS } from './study';
 
 const DEG = Math.PI / 180;
 const MAH = 3.6;
@@ -148,7 +149,34 @@ const brief: Brief = {
   ],
   rivals: [
     { name: 'parCrossing', low: 27, likely: 30, high: 33, note: 'seconds, set by the organisers on the day' },
-    { name: 'firstTubes', low: 135, likely: 148, high: 170, note: 'tubes, best of the field last year' },
+    {
+      name: 'firstTubes',
+      low: 135,
+      likely: 148,
+      high: 170,
+      note: 'tubes, best of the field last year',
+      of: 'payloadCount * laps',
+      better: 'more',
+    },
+  ],
+  variants: RELAY_VARIANTS,
+  statements: [
+    {
+      id: 'seal',
+      text: 'No tube opens when it is dropped from the boardwalk into the water.',
+      rule: 'Rule 2.4',
+      wish: false,
+      test: '',
+      said: 'open',
+    },
+    {
+      id: 'plug',
+      text: 'A plug outside the body cuts the motor, and is reached without passing the propeller.',
+      rule: 'Rule 7.1',
+      wish: false,
+      test: 'Hops and straight flights, empty',
+      said: 'met',
+    },
   ],
   references: [
     {
@@ -580,5 +608,6 @@ export function bitternDocument(): DesignDocument {
     brief,
     design: linkParts(design),
     calibration: priorCalibration(),
+    trade: RELAY_TRADE,
   });
 }

@@ -6,3 +6,4 @@ export { gnatDocument, gnatProject } from './gnat';
 export { waferDocument, waferProject } from './wafer';
 export { dunlinDocument, dunlinProject } from './dunlin';
 export { starterDocument } from './starter';
+export { withoutStudies } from './fresh';

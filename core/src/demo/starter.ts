@@ -2,10 +2,11 @@
 import { powertrainOf, withPowertrain, type DesignDocument } from '../design';
 import { wingSpar } from './laps';
 import { bitternDocument } from './bittern';
+import { withoutStudies } from './fresh';
 
 /** The proportions of the demo without its contest: no payload, no missions, one rule. */
 export function starterDocument(): DesignDocument {
-  const doc = bitternDocument();
+  const doc = withoutStudies(bitternDocument());
   const wing = doc.design.surfaces.find((s) => s.id === 'wing')!;
   wing.stations = [
     { y: 0, x: 0, z: 0, chord: 0.24, twist: 0, section: 'wing-section' },

@@ -64,6 +64,7 @@ export type { Field } from './fields';
 export { FACTORS, priorCalibration, factorsOf } from './factors';
 export type { Factor, Factors } from './factors';
 export { getPath, setPath } from './paths';
+export { referenceSchema } from './layoutSchema';
 export type { DragSource, ReferenceModel, Towed } from './layoutSchema';
 export { coefficientsSchema, drivePartsSchema } from './powerSchema';
 export type { Swap } from './powerSchema';

@@ -57,8 +57,9 @@ describe.each(Object.entries(DEMOS))('%s', (_name, make) => {
     fc.assert(
       fc.property(fc.constantFrom(...numbers), fc.constantFrom(1e12, -1e12), (p, far) => {
         const r = readDocument(withLeaf(doc, p, far));
-        // what is open by design: limits of requirements and rivals are any number
-        if (r.status === 'ok') expect(p.join('.')).toMatch(/^brief\.(requirements|rivals)/);
+        // what is open by design: limits of requirements, rivals and variants, ranges of studies are any number
+        if (r.status === 'ok')
+          expect(p.join('.')).toMatch(/^(brief\.(requirements|rivals|variants)|trade\.studies)/);
         else refusedWell(withLeaf(doc, p, far), p.join('.'));
       }),
       { seed: 62, numRuns: 80 },

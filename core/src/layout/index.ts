@@ -14,7 +14,14 @@ export { controlLoads, SERVO_FACTOR } from './controlLoads';
 export type { ControlLoad } from './controlLoads';
 export { firstFlight, foreplaneFirstLimit, schoolsOf, tailVolumeNeutral } from './schools';
 export type { FirstFlight, School } from './schools';
-export { averageProportions, beyondModels, proportionsOf, withProportions } from './proportions';
+export {
+  averageProportions,
+  beyondDonors,
+  beyondModels,
+  ownProportions,
+  proportionsOf,
+  withProportions,
+} from './proportions';
 export type { Proportions } from './proportions';
 export { decalageFor, finForStiffness, scaledSurface, sizedToVolume, tailForMargin } from './sizing';
 export type { Sized } from './sizing';

@@ -1,6 +1,6 @@
 /** Proportions of models known to fly, averaged into a first guess. */
 import { say, type Said } from '../words';
-import type { Design, ReferenceModel } from '../design';
+import { drivesOf, liftingPlaces, type Design, type ReferenceModel } from '../design';
 import { planformOf, referencePlanform } from '../surface';
 
 export interface Proportions {
@@ -116,4 +116,57 @@ export function beyondModels(design: Design, list: readonly ReferenceModel[], ma
       ? [say('beyond-models', { what: names[k], value: x, count: v.length, low: lo, high: hi })]
       : [];
   });
+}
+
+/** Proportions of a design, as a model of its own. @param mass of the state that is looked at [kg]; null where not known */
+export function ownProportions(design: Design, mass: number | null, payload: number | null): Proportions {
+  const { surfaces, body } = design,
+    wing = surfaces.find((s) => s.role === 'wing'),
+    w = wing && referencePlanform(surfaces),
+    of = (role: 'tail' | 'fin') => {
+      const s = surfaces.find((x) => x.role === role);
+      return s ? planformOf(s) : null;
+    };
+  const tail = of('tail'),
+    discs = liftingPlaces(design),
+    size = drivesOf(design).lift?.propeller?.diameter;
+  return proportionsOf({
+    id: '',
+    name: '',
+    note: '',
+    span: w?.span ?? null,
+    area: w?.area ?? null,
+    mass,
+    tailArea: tail?.area ?? null,
+    tailArm: w && tail ? tail.macX + 0.25 * tail.mac - w.macX - 0.25 * w.mac : null,
+    finArea: of('fin')?.area ?? null,
+    bodyLength: body.length > 1 ? body[body.length - 1].x - body[0].x : null,
+    cgChord: null,
+    ...(discs.length > 0 && size ? { discArea: (discs.length * Math.PI * size * size) / 4 } : {}),
+    ...(payload ? { payload } : {}),
+  });
+}
+
+/** So much over what a donor was is not yet worth a word. */
+const WORTH_A_WORD = 1.05;
+
+/** What is heavier or faster than the aircraft that its parts came from. */
+export function beyondDonors(
+  list: readonly ReferenceModel[],
+  now: { mass: number; fastest: number | null },
+): Said[] {
+  return list
+    .filter((m) => m.donor)
+    .flatMap((m) => {
+      const mass = over(now.mass, m.mass),
+        speed = over(now.fastest, m.fastest);
+      return [
+        ...(mass !== null && mass > WORTH_A_WORD
+          ? [say('beyond-donor-mass', { name: m.name, times: mass, was: m.mass! })]
+          : []),
+        ...(speed !== null && speed > WORTH_A_WORD
+          ? [say('beyond-donor-speed', { name: m.name, times: speed, was: m.fastest! })]
+          : []),
+      ];
+    });
 }

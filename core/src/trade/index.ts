@@ -25,3 +25,4 @@ export { studyTask } from './study';
 export type { StudyRead } from './study';
 export { scoresOf } from './score';
 export type { Scored } from './score';
+export { frontOf } from './front';

@@ -193,10 +193,13 @@ function pathLever(doc: DesignDocument, path: string): Lever | null {
   const now = getPath(doc, path),
     known = documentField(path);
   if (typeof now !== 'number' || !/^(design|brief)\./.test(path)) return null;
-  const kind = known?.kind ?? 'ratio';
+  const kind = known?.kind ?? 'ratio',
+    of = ownerOf(doc, path),
+    label = known?.label ?? path;
   return {
     id: path,
-    name: capital(`${ownerOf(doc, path)}${known?.label ?? path}`),
+    // a state is called by what it carries: what is counted stands first
+    name: capital(path.endsWith('.count') && of ? `${label}, ${of.slice(0, -2)}` : `${of}${label}`),
     kind,
     whole: kind === 'count',
     choices: null,
@@ -230,6 +233,5 @@ export function leverOf(doc: DesignDocument, id: string): Lever | null {
 export function wrongAt(doc: DesignDocument, lever: Lever, value: number): string | null {
   const read = documentSchema.safeParse(lever.set(doc, lever.whole ? Math.round(value) : value));
   if (read.success) return null;
-  const { place, what } = problemOf(read.error);
-  return withoutMarks(`${lever.name}: ${place} ${what}`);
+  return withoutMarks(`${lever.name} ${problemOf(read.error).what}`);
 }

@@ -107,7 +107,7 @@ type Bounds = Pick<Spec, 'id' | 'op' | 'min' | 'max' | 'scale' | 'rule'> & {
 
 function limitOf(spec: Bounds, refs: readonly QuantityRef[]): Limit {
   const def = quantityDef(spec.quantity)!,
-    name = spec.other ? `${def.name}, ${spec.other}` : def.name,
+    name = spec.other ? `${def.name} in ${spec.other}` : def.name,
     keys = refs.map(refText);
   const worst = (read: Read): number | undefined => {
     const all = keys.flatMap((k) => read(k) ?? []);

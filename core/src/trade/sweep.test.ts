@@ -121,7 +121,9 @@ describe('levers', () => {
   it('what is not there is no lever, and what may not be is said', () => {
     for (const id of ['design.nothing', 'span:boat', 'part:sail', 'design.name', 'mass:ghost'])
       expect(leverOf(doc, id)).toBeNull();
-    expect(wrongAt(doc, lever('design.flight.lapThrottle'), 1.4)).toMatch(/lapThrottle must be at most 1/);
+    expect(wrongAt(doc, lever('design.flight.lapThrottle'), 1.4)).toMatch(
+      /^Lap throttle must be at most 1\.$/,
+    );
     expect(wrongAt(doc, lever('design.flight.lapThrottle'), 0.7)).toBeNull();
   });
   it('an aircraft on rotors has limits of its own', () => {

@@ -45,4 +45,8 @@ export const TRADE_WORDS = {
     `${f.state} scores ${f.score.toFixed(0)}. “${f.task}” is at its cap of ${f.most}: more of it brings nothing.`,
   'limits-nothing': (f: { state: string; score: number }) =>
     `${f.state} scores ${f.score.toFixed(0)}; nothing that its formulas count moves it.`,
+  'beyond-donor-mass': (f: { name: string; times: number; was: number }, s: Speech) =>
+    `${f.times.toFixed(1)} times the mass of ${f.name}, ${s.q(f.was, 'allUpMass', 2)}: what was taken over from it bears so much more at the same load factor.`,
+  'beyond-donor-speed': (f: { name: string; times: number; was: number }, s: Speech) =>
+    `${f.times.toFixed(1)} times as fast as ${f.name} was flown, ${s.q(f.was, 'speed', 0)}: the air pulls ${(f.times ** 2).toFixed(1)} times as hard at what was taken over from it.`,
 };
