@@ -11,6 +11,7 @@ import './styles/picture.css';
 import './styles/structure.css';
 import './styles/strip.css';
 import './styles/table.css';
+import './styles/trade.css';
 import './styles/words.css';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import { headers } from 'next/headers';

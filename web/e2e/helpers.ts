@@ -9,6 +9,7 @@ export const STATIONS = [
   'structure',
   'flight',
   'score',
+  'trade',
   'test',
   'refine',
 ];

@@ -4,12 +4,22 @@ import { expect, test, type Page } from '@playwright/test';
 import { STATIONS } from './helpers';
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-const TABS = ['balance?tab=ledger', 'power?tab=bench', 'flight?tab=mission', 'flight?tab=air'];
+const TABS = [
+  'trade?tab=tables',
+  'trade?tab=models',
+  'score?tab=rules',
+  'balance?tab=ledger',
+  'power?tab=bench',
+  'flight?tab=mission',
+  'flight?tab=air',
+];
 const EVERY_TAB = [
   ...['ledger', 'stability', 'states', 'growth', 'whatif', 'checks'].map((t) => `balance?tab=${t}`),
   ...['choose', 'bench', 'energy', 'supply', 'hover', 'rubber', 'glide', 'sun'].map((t) => `power?tab=${t}`),
   ...['compare', 'flow', 'cut'].map((t) => `sections?tab=${t}`),
   ...['mission', 'air', 'figures'].map((t) => `flight?tab=${t}`),
+  ...['tables', 'models'].map((t) => `trade?tab=${t}`),
+  ...['rules', 'field'].map((t) => `score?tab=${t}`),
   ...['views', 'three'].map((t) => `shape?tab=${t}`),
 ];
 /** `npm run access` tries all of them. */

@@ -106,6 +106,6 @@ test('a project of one’s own reaches a score', async ({ page }) => {
   await type(page, 'At most, row 1', '32 km/h');
   await expect(page.getByLabel('At most, row 1')).toHaveValue('8.888889');
   await station(page, 'Score');
-  await expect(page.getByText(/Best:/)).toBeVisible();
+  await expect(page.getByText('◆ best')).toBeVisible();
   expect(await stripNumber(page, 'score@loaded')).toBeGreaterThan(1);
 });

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { setPath } from '@skiametra/core/design';
 import { planformOf } from '@skiametra/core/surface';
-import { newestOnly } from '../workers/coreClient';
+import { newestOnly } from '../workers/lanes';
 import { freshId } from './table';
 import { halfOutline, planBounds } from './Silhouette';
 import { STATIONS } from './frame/stationList';
@@ -128,7 +128,7 @@ describe('paths', () => {
   });
   it('the stations come in the order people work', () =>
     expect(STATIONS.map((s) => s.name).join(' ')).toBe(
-      'Brief Shape Sections Balance Power Structure Flight Score Test Refine',
+      'Brief Shape Sections Balance Power Structure Flight Score Trade Test Refine',
     ));
 });
 

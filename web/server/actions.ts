@@ -2,7 +2,7 @@
 /** The application's server actions: inputs are checked here, the work is done beside. Saves and imports have routes. */
 import { z } from 'zod';
 import { BEGINNINGS } from '@skiametra/core/start';
-import { ownMaterialSchema, readDocument, testBodySchema } from '@skiametra/core/design';
+import { ownMaterialSchema, readDocument, referenceSchema, testBodySchema } from '@skiametra/core/design';
 import { cleanText } from './clean';
 import { getDb } from './connection';
 import { faultOf } from './faults';
@@ -10,7 +10,14 @@ import { nameSave } from './history';
 import { idSchema } from './ids';
 import { personNamed, setUnits, type Person } from './people';
 import { currentPersonId, signIn } from './person';
-import { dropMaterial, keepMaterial, listMaterials, type KeptMaterial } from './materials';
+import {
+  materialShelf,
+  modelShelf,
+  MOST_KEPT,
+  type Kept,
+  type KeptMaterial,
+  type KeptModel,
+} from './ownShelf';
 import { createProject, deleteProject, restoreProject } from './projects';
 import { createTest, createVersion, type TestRow } from './store';
 
@@ -141,31 +148,68 @@ export async function setUnitsAction(units: 'metric' | 'imperial'): Promise<Answ
   });
 }
 
-/** Materials that the person in the chair keeps for all projects. */
-export async function listMaterialsAction(): Promise<Answer<KeptMaterial[]>> {
-  return answer(async () => ({ status: 'ok', value: await listMaterials(getDb(), await currentPersonId()) }));
+type Shelf<T extends { name: string }> = {
+  list(db: ReturnType<typeof getDb>, personId: number | null): Promise<Kept<T>[]>;
+  keep(db: ReturnType<typeof getDb>, personId: number | null, thing: T): Promise<boolean>;
+  drop(db: ReturnType<typeof getDb>, personId: number | null, id: number): Promise<void>;
+};
+
+async function listOwn<T extends { name: string }>(shelf: Shelf<T>): Promise<Answer<Kept<T>[]>> {
+  return answer(async () => ({ status: 'ok', value: await shelf.list(getDb(), await currentPersonId()) }));
 }
 
-/** Keeps a material under its name; one of that name is replaced. */
-export async function keepMaterialAction(data: unknown): Promise<Answer<KeptMaterial[]>> {
-  const parsed = ownMaterialSchema.safeParse(cleanText(data));
-  if (!parsed.success || parsed.data.name.trim() === '')
-    return refused('Give the material a name and all its figures before it is kept.');
+/** Keeps a thing under its name; one of that name is replaced. @param parsed null where it is not complete */
+async function keepOwn<T extends { name: string }>(
+  shelf: Shelf<T>,
+  what: string,
+  parsed: T | null,
+): Promise<Answer<Kept<T>[]>> {
+  if (parsed === null || parsed.name.trim() === '')
+    return refused(`Give the ${what} a name and all its figures before it is kept.`);
   return answer(async () => {
     const by = await currentPersonId(),
-      kept = await keepMaterial(getDb(), by, parsed.data);
-    return kept ? { status: 'ok', value: await listMaterials(getDb(), by) } : refused(FULL);
+      kept = await shelf.keep(getDb(), by, parsed);
+    if (!kept) return refused(`The shelf holds ${MOST_KEPT}: take one ${what} away before another is kept.`);
+    return { status: 'ok', value: await shelf.list(getDb(), by) };
   });
 }
 
-const FULL = 'The shelf holds 200 materials: take one away before another is kept.';
-
-/** Takes a material off the person's shelf; projects that took it in keep their copy. */
-export async function dropMaterialAction(id: number): Promise<Answer<KeptMaterial[]>> {
-  if (!idSchema.safeParse(id).success) return refused('There is no such material.');
+/** Takes a thing off the person's shelf; projects that took it in keep their copy. */
+async function dropOwn<T extends { name: string }>(
+  shelf: Shelf<T>,
+  what: string,
+  id: number,
+): Promise<Answer<Kept<T>[]>> {
+  if (!idSchema.safeParse(id).success) return refused(`There is no such ${what}.`);
   return answer(async () => {
     const by = await currentPersonId();
-    await dropMaterial(getDb(), by, id);
-    return { status: 'ok', value: await listMaterials(getDb(), by) };
+    await shelf.drop(getDb(), by, id);
+    return { status: 'ok', value: await shelf.list(getDb(), by) };
   });
+}
+
+/** Materials that the person in the chair keeps for all projects. */
+export async function listMaterialsAction(): Promise<Answer<KeptMaterial[]>> {
+  return listOwn(materialShelf);
+}
+
+export async function keepMaterialAction(data: unknown): Promise<Answer<KeptMaterial[]>> {
+  return keepOwn(materialShelf, 'material', ownMaterialSchema.safeParse(cleanText(data)).data ?? null);
+}
+
+export async function dropMaterialAction(id: number): Promise<Answer<KeptMaterial[]>> {
+  return dropOwn(materialShelf, 'material', id);
+}
+
+/** Reference models that the person in the chair keeps for all projects. */
+export async function listModelsAction(): Promise<Answer<KeptModel[]>> {
+  return listOwn(modelShelf);
+}
+
+export async function keepModelAction(data: unknown): Promise<Answer<KeptModel[]>> {
+  return keepOwn(modelShelf, 'model', referenceSchema.safeParse(cleanText(data)).data ?? null);
+}
+
+export async function dropModelAction(id: number): Promise<Answer<KeptModel[]>> {
+  return dropOwn(modelShelf, 'model', id);
 }

@@ -13,7 +13,7 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Polar } from '@skiametra/core/section';
-import type { DesignDocument, LogRow, OwnMaterial, TestBody } from '@skiametra/core/design';
+import type { DesignDocument, LogRow, OwnMaterial, ReferenceModel, TestBody } from '@skiametra/core/design';
 import type { Head } from './head';
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
@@ -28,20 +28,26 @@ export const people = pgTable('people', {
   createdAt: when('created_at'),
 });
 
-/** Materials that somebody weighed, bent or broke, for all projects of that person. */
-export const materials = pgTable(
-  'materials',
-  {
-    id: serial('id').primaryKey(),
-    personId: integer('person_id')
-      .notNull()
-      .references(() => people.id, { onDelete: 'cascade' }),
-    name: text('name').notNull(),
-    material: jsonb('material').$type<OwnMaterial>().notNull(),
-    updatedAt: when('updated_at'),
-  },
-  (t) => [uniqueIndex('materials_of_person').on(t.personId, t.name)],
-);
+/** Things that somebody keeps for all projects, by name. @param column where each lies */
+const ownTable = <T>(name: string, column: string) =>
+  pgTable(
+    name,
+    {
+      id: serial('id').primaryKey(),
+      personId: integer('person_id')
+        .notNull()
+        .references(() => people.id, { onDelete: 'cascade' }),
+      name: text('name').notNull(),
+      body: jsonb(column).$type<T>().notNull(),
+      updatedAt: when('updated_at'),
+    },
+    (t) => [uniqueIndex(`${name}_of_person`).on(t.personId, t.name)],
+  );
+
+/** Materials that somebody weighed, bent or broke. */
+export const materials = ownTable<OwnMaterial>('materials', 'material');
+/** Aircraft whose proportions somebody knows. */
+export const models = ownTable<ReferenceModel>('models', 'model');
 
 export const projects = pgTable('projects', {
   id: serial('id').primaryKey(),

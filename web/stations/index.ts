@@ -8,6 +8,7 @@ import { Sections } from './sections/Sections';
 import { Shape } from './shape/Shape';
 import { Structure } from './structure/Structure';
 import { Test } from './test/Test';
+import { Trade } from './trade/Trade';
 
 export const STATION_VIEWS = {
   brief: Brief,
@@ -18,6 +19,7 @@ export const STATION_VIEWS = {
   structure: Structure,
   flight: Flight,
   score: Score,
+  trade: Trade,
   test: Test,
   refine: Refine,
 };

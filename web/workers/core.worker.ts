@@ -36,12 +36,25 @@ import { LAYOUT_TEMPLATES } from '@skiametra/core/layout';
 import { matchOne, matchSummary, prepareMatch, type MatchBench, type PartsList } from '@skiametra/core/power';
 import { reduceBench } from '@skiametra/core/trial';
 import { dropPlaces } from '@skiametra/core/mission';
+import { fieldScores, QUANTITIES, scoresUnderRules } from '@skiametra/core/assess';
+import {
+  flyableWinner,
+  limitingChain,
+  scoresOf,
+  studyTask,
+  sweepCells,
+  worthOf,
+} from '@skiametra/core/trade';
 import { logFlight, logToCsv, normalFrom } from '@skiametra/devices';
 import type { Answers, Job, Reply } from './jobs';
 import { polarOfSpec } from './polarOfSpec';
 import { specKey } from './specKey';
 
 const cache: StepCache = new StepCache();
+/** Cells and samples are many: they do not push what is shown out of the other one. */
+const studied: StepCache = new StepCache();
+/** The same samples for every list of the same document. */
+const WORTH_SEED = 1;
 let last: Ledger | null = null;
 let matching: { key: string; bench: MatchBench } | null = null;
 
@@ -63,6 +76,18 @@ function picturesOf(j: Extract<Job, { task: 'pictures' }>): Answers['pictures'] 
     modelOptions(model, { nCrit: j.nCrit, tripUpper: j.tripUpper, tripLower: j.tripLower }),
   );
   return found.map((p) => p.settled && flowPicture(p.settled.prep, p.settled.state, j.reynolds));
+}
+
+function worthIn(j: Extract<Job, { task: 'worth' }>): Answers['worth'] {
+  const worth = worthOf(j.document, j.state, studied, { normal: normalFrom(WORTH_SEED) }),
+    nameOf = (id: string) => QUANTITIES[id as keyof typeof QUANTITIES].name.toLowerCase();
+  return { worth, limits: limitingChain(j.document, worth, nameOf, studied) };
+}
+
+function taskOf(j: Pick<Extract<Job, { task: 'cells' }>, 'document' | 'study'>) {
+  const read = studyTask(j.document, j.study);
+  if (read.status === 'error') throw new Error(read.message);
+  return read.task;
 }
 
 const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] } = {
@@ -112,6 +137,12 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   matchOne: (j) => matchOne(j.parts, benchOf(j.parts), j.match, j.index),
   tryChanges: (j) =>
     tryChanges(j.document.brief, j.document.design, j.document.calibration, j.changes, cache),
+  worth: worthIn,
+  cells: (j) => sweepCells(taskOf(j), j.from, j.to, studied),
+  winner: (j) => flyableWinner(taskOf(j), j.cells, j.study.show, studied),
+  rules: (j) => scoresUnderRules(j.document, j.others, studied),
+  scores: (j) => scoresOf(j.document, j.loading, j.changes, studied),
+  field: (j) => fieldScores(j.brief, j.entrants, studied),
   bench: (j) =>
     reduceBench(j.document.brief, j.document.design, j.document.calibration, j.bench, j.temperature),
   fly: (j) => logToCsv(logFlight(j.document, j.loading, j.laps, j.seed).rows),

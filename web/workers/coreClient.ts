@@ -4,55 +4,10 @@
  */
 import type { DesignDocument } from '@skiametra/core/design';
 import type { Polar } from '@skiametra/core/section';
-import type { Answers, Job, PolarSpec, Reply } from './jobs';
+import type { Answers, Job, PolarSpec } from './jobs';
+import { Lane, POOL, spread, Stopped, type Progress } from './lanes';
 import { findKept, keep } from './polarShelf';
 import { specKey } from './specKey';
-
-/** The person stopped it. */
-export class Stopped extends Error {
-  constructor() {
-    super('Stopped.');
-  }
-}
-
-class Lane {
-  private worker: Worker | null = null;
-  private waiting = new Map<number, { done: (v: never) => void; failed: (e: Error) => void }>();
-  private next = 1;
-
-  ask<K extends Job['task']>(job: Extract<Job, { task: K }>): Promise<Answers[K]> {
-    this.worker ??= this.open();
-    const id = this.next++;
-    return new Promise<Answers[K]>((done, failed) => {
-      this.waiting.set(id, { done: done as (v: never) => void, failed });
-      this.worker!.postMessage({ id, job });
-    });
-  }
-
-  /** Ends whatever runs; those who wait are told. */
-  stop(): void {
-    this.worker?.terminate();
-    this.worker = null;
-    for (const w of this.waiting.values()) w.failed(new Stopped());
-    this.waiting.clear();
-  }
-
-  private open(): Worker {
-    const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = (e: MessageEvent<Reply>) => {
-      const w = this.waiting.get(e.data.id);
-      this.waiting.delete(e.data.id);
-      if (e.data.status === 'done') w?.done(e.data.value as never);
-      else w?.failed(new Error(e.data.message));
-    };
-    worker.onerror = (e) => {
-      for (const w of this.waiting.values()) w.failed(new Error(e.message || 'the worker stopped'));
-      this.waiting.clear();
-      this.worker = null;
-    };
-    return worker;
-  }
-}
 
 const live = new Lane();
 const long = new Lane();
@@ -60,66 +15,6 @@ const long = new Lane();
 /** Anything that may take longer than a blink. */
 export function askCore<K extends Job['task']>(job: Extract<Job, { task: K }>): Promise<Answers[K]> {
   return long.ask<K>(job);
-}
-
-/** Calls `show` with the newest answer; requests made while one runs replace each other. */
-export function newestOnly<T>(ask: (input: T, stale: () => boolean) => Promise<void>): (input: T) => void {
-  let running = false;
-  let queued: { input: T } | null = null;
-  const go = async (input: T): Promise<void> => {
-    running = true;
-    try {
-      await ask(input, () => queued !== null);
-    } finally {
-      running = false;
-      const n = queued;
-      queued = null;
-      if (n) void go(n.input);
-    }
-  };
-  return (input) => {
-    if (running) queued = { input };
-    else void go(input);
-  };
-}
-
-export interface Progress {
-  done: number;
-  total: number;
-}
-
-/** At most four polar workers; one core is left to the page. */
-const POOL =
-  typeof navigator === 'undefined' ? 1 : Math.max(1, Math.min(4, navigator.hardwareConcurrency || 2));
-
-/** Runs jobs over a few workers of their own; `signal` ends them. */
-async function spread<T, R>(
-  items: readonly T[],
-  task: (lane: Lane, item: T) => Promise<R>,
-  done: (result: R, item: T) => void,
-  signal?: AbortSignal,
-): Promise<void> {
-  if (items.length === 0) return;
-  const lanes = Array.from({ length: Math.min(POOL, items.length) }, () => new Lane());
-  const stop = () => {
-    for (const l of lanes) l.stop();
-  };
-  signal?.addEventListener('abort', stop);
-  let next = 0;
-  try {
-    await Promise.all(
-      lanes.map(async (lane) => {
-        while (next < items.length && !signal?.aborted) {
-          const item = items[next++]!;
-          done(await task(lane, item), item);
-        }
-      }),
-    );
-    if (signal?.aborted) throw new Stopped();
-  } finally {
-    signal?.removeEventListener('abort', stop);
-    stop();
-  }
 }
 
 /**
@@ -196,20 +91,16 @@ function sectionsAsked({ sections, states, surfaces }: DesignDocument['design'])
   return states.some((s) => s.flaps) ? [sections, states, surfaces] : [sections];
 }
 
-/** Sees to it that both lanes know every polar the document needs. */
-async function preparePolars(
-  document: Extract<Job, { task: 'assess' }>['document'],
+/** Polars that a lane does not have yet, found or computed. */
+async function missingIn(
+  lane: Lane,
+  document: DesignDocument,
   onProgress: (p: Progress) => void,
-): Promise<void> {
-  const now = sectionsAsked(document.design);
-  if (now.length === asked.length && now.every((part, i) => part === asked[i])) return;
-  const missing = await live.ask<'missing'>({ task: 'missing', document });
-  if (missing.length === 0) {
-    asked = now;
-    return;
-  }
-  onProgress({ done: 0, total: missing.length });
+): Promise<[string, Polar][]> {
+  const missing = await lane.ask<'missing'>({ task: 'missing', document });
   const entries: [string, Polar][] = [];
+  if (missing.length === 0) return entries;
+  onProgress({ done: 0, total: missing.length });
   const specs = missing.map((m): PolarSpec & { memory: string } => ({
     section: m.section,
     reynolds: m.reynolds,
@@ -220,8 +111,23 @@ async function preparePolars(
     if (typeof polar !== 'string') entries.push([(spec as (typeof specs)[number]).memory, polar]);
     onProgress(p);
   });
-  await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
+  return entries;
+}
+
+/** Sees to it that both lanes know every polar the document needs. */
+async function preparePolars(document: DesignDocument, onProgress: (p: Progress) => void): Promise<void> {
+  const now = sectionsAsked(document.design);
+  if (now.length === asked.length && now.every((part, i) => part === asked[i])) return;
+  const entries = await missingIn(live, document, onProgress);
+  if (entries.length > 0)
+    await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
   asked = now;
+}
+
+/** A lane of its own brought to what a document needs. */
+export async function readyFor(lane: Lane, document: DesignDocument): Promise<void> {
+  const entries = await missingIn(lane, document, () => undefined);
+  if (entries.length > 0) await lane.ask<'remember'>({ task: 'remember', entries });
 }
 
 /**

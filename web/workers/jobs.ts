@@ -1,5 +1,7 @@
 /** What the page may ask of the core's worker, and what comes back. */
-import type { Fix, Ledger, PolarTask } from '@skiametra/core/assess';
+import type { Entrant, FieldResult, Fix, Ledger, PolarTask, UnderRules } from '@skiametra/core/assess';
+import type { Cell, Scored, Worth } from '@skiametra/core/trade';
+import type { Said } from '@skiametra/core/words';
 import type {
   GrowthReport,
   LayoutAdvice,
@@ -15,6 +17,7 @@ import type {
 } from '@skiametra/core/views';
 import type {
   BenchBody,
+  Brief,
   Calibration,
   Design,
   DesignDocument,
@@ -22,6 +25,7 @@ import type {
   LoadPlan,
   LoadTest,
   Section,
+  Study,
   Swap,
 } from '@skiametra/core/design';
 import type { DropSpread, Falling } from '@skiametra/core/mission';
@@ -89,9 +93,28 @@ export type Job =
   /** a run of combinations of parts */
   | { task: 'match'; parts: PartsList; match: MatchTask; from: number; to: number }
   | { task: 'matchOne'; parts: PartsList; match: MatchTask; index: number }
+  /** what combinations of parts score */
+  | { task: 'scores'; document: DesignDocument; loading: string; changes: PathChange[][] }
+  /** what one step of every input is worth in a state, and what limits the score */
+  | { task: 'worth'; document: DesignDocument; state: string }
+  /** some cells of a study */
+  | { task: 'cells'; document: DesignDocument; study: StudyAsked; from: number; to: number }
+  /** the best of them, with every limit held against it */
+  | { task: 'winner'; document: DesignDocument; study: StudyAsked; cells: (Cell | null)[] }
+  /** a person's own designs as if they were the whole field */
+  | { task: 'field'; brief: Brief; entrants: Entrant[] }
+  /** the same design under other rules */
+  | { task: 'rules'; document: DesignDocument; others: { name: string; brief: Brief }[] }
   | { task: 'tryChanges'; document: DesignDocument; changes: { path: string; value: unknown }[] }
   | { task: 'bench'; document: DesignDocument; bench: BenchBody; temperature: number }
   | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number };
+
+/** Paths under `design`. */
+export interface PathChange {
+  path: string;
+  value: unknown;
+}
+export type StudyAsked = Pick<Study, 'axes' | 'state' | 'show'>;
 
 /** One polar of a shape, as drawn or with building errors. */
 export interface PolarSpec {
@@ -131,6 +154,12 @@ export interface Answers {
   rubberAdvice: RubberTrial[];
   match: MatchSlice;
   matchOne: MatchRow;
+  scores: Scored[];
+  worth: { worth: Worth; limits: Said };
+  cells: Cell[];
+  winner: { cells: (Cell | null)[]; best: number | null };
+  field: FieldResult;
+  rules: UnderRules[];
   tryChanges: Trial;
   bench: BenchResult;
   fly: string;

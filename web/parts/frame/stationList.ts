@@ -1,5 +1,6 @@
 /** The stations in the order people work. */
 import {
+  IconArrowsSplit2,
   IconBatteryCharging,
   IconBulb,
   IconChartDots,
@@ -21,6 +22,7 @@ export const STATIONS = [
   { id: 'structure', name: 'Structure', icon: IconRuler2 },
   { id: 'flight', name: 'Flight', icon: IconPlaneDeparture },
   { id: 'score', name: 'Score', icon: IconTrophy },
+  { id: 'trade', name: 'Trade', icon: IconArrowsSplit2 },
   { id: 'test', name: 'Test', icon: IconChartDots },
   { id: 'refine', name: 'Refine', icon: IconBulb },
 ] as const;

@@ -30,6 +30,8 @@ function notBegun(id: StationId, { document, flown }: Known): boolean {
       return brief.requirements.length === 0;
     case 'score':
       return brief.tasks.length === 0;
+    case 'trade':
+      return (document.trade?.tables.length ?? 0) + (document.trade?.studies.length ?? 0) === 0;
     case 'balance':
       return design.items.length === 0;
     case 'test':

@@ -2,7 +2,7 @@ import { movedThrusters, tiltedThrusters } from './plan/movedThrusters';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { surfaceSchema } from '@skiametra/core/design';
-import { nextName } from '../../stations/refine/NextVersion';
+import { nextName } from '../nextName';
 import { draggedStations } from './plan/draggedStations';
 
 const wing = bitternDocument().design.surfaces[0]!;

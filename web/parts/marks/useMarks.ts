@@ -8,7 +8,10 @@ import { scalesOf, type Marks, type Scale } from './marks';
 /** What the brief asks of a quantity in a state; the narrowest of several requirements. */
 export function askedOf(brief: Brief, id: string, state: string): Marks['asked'] {
   const rs = brief.requirements.filter(
-    (r) => r.quantity === id && (r.state === state || r.state === 'all' || state === 'all'),
+    (r) =>
+      r.quantity === id &&
+      (r.part ?? r.leg ?? r.case) === undefined &&
+      (r.state === state || r.state === 'all' || state === 'all'),
   );
   if (rs.length === 0) return null;
   const mins = rs.flatMap((r) => (r.op !== 'atMost' && r.min !== null ? [r.min] : []));

@@ -8,8 +8,10 @@ import type { DesignDocument } from '@skiametra/core/design';
 import type { UnitSystem } from '@skiametra/core/units';
 import type { TestRow, VersionHead, WorkspaceData } from '../../server/store';
 import type { Person } from '../../server/people';
-import { assessLive, newestOnly, type Progress } from '../../workers/coreClient';
+import { assessLive } from '../../workers/coreClient';
+import { newestOnly, type Progress } from '../../workers/lanes';
 import { placeFrom, versionOf, type Place } from '../frame/address';
+import { brokenNow, missedIn, type Broken, type Checked } from './broken';
 import type { Content, Edit } from './content';
 import { historyOf } from './history';
 import { keepingOf } from './keeping';
@@ -38,6 +40,7 @@ export interface Workspace {
   /** unsaved work of tabs that are gone */
   orphans: Orphan[];
   ledger: Ledger | null;
+  /** by requirement that is missed: the edit that broke it */ broken: Broken;
   /** sections being computed before the ledger can follow */
   polarWork: Progress | null;
   againstId: number | null;
@@ -124,6 +127,7 @@ const NOTHING_YET = {
   restored: 0,
   orphans: [],
   ledger: null,
+  broken: {},
   polarWork: null,
   againstLedger: null,
   why: null,
@@ -142,15 +146,25 @@ export function createWorkspace(
 ) {
   const { project, versions, airframes } = data;
   return createStore<Workspace>()((set, get) => {
+    let checked: Checked | null = null;
+    /** The ledger of a document, with what it broke. */
+    const told = (document: DesignDocument, ledger: Ledger): Partial<Workspace> => {
+      if (ledger.stopped) return { ledger, polarWork: null };
+      const now = { document, missed: missedIn(document, ledger) },
+        was = checked ?? now,
+        { broken: known, units } = get();
+      checked = now;
+      return { ledger, polarWork: null, broken: brokenNow(was, now, known, units) };
+    };
     const assessNow = newestOnly(async (c: Content, stale) => {
       try {
         const ledger = await assessLive(
           c.document,
           (polarWork) => set({ polarWork }),
-          (quick) => set({ ledger: quick, polarWork: null }),
+          (quick) => set(told(c.document, quick)),
           stale,
         );
-        if (ledger) set({ ledger, polarWork: null });
+        if (ledger) set(told(c.document, ledger));
       } catch (e) {
         console.error(e);
         set({ polarWork: null });

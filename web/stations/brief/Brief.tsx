@@ -4,11 +4,12 @@ import { useWayToTab } from '../../parts/frame/useAddress';
 import { BRIEF } from '../../parts/paths';
 import { StationFindings } from '../../parts/Findings';
 import { TextCell } from '../../parts/fields/TextCell';
-import { DocTable } from '../../parts/table';
 import { useWinged } from '../../parts/rotors/useRotors';
 import { Course } from './Course';
 import { Requirements } from './Requirements';
+import { Rivals } from './Rivals';
 import { Site } from './Site';
+import { Statements } from './Statements';
 import { Tasks } from './Tasks';
 
 export function Brief() {
@@ -45,28 +46,9 @@ export function Brief() {
       </div>
       <div className="stack">
         <Requirements />
+        <Statements />
         <Tasks />
-        <section className="block">
-          <h2>
-            Best of the field{' '}
-            <span className="right dim">
-              figures a formula may name; likely is used, the range shows in Score
-            </span>
-          </h2>
-          <DocTable
-            path={`${BRIEF}.rivals`}
-            caption="Best of the field"
-            addLabel="Add a figure"
-            newRow={() => ({ name: `best${Date.now() % 10000}`, low: 1, likely: 1, high: 1, note: '' })}
-            columns={[
-              { key: 'name', label: 'Name', cell: { type: 'text' }, width: 120 },
-              { key: 'low', label: 'Low', cell: { type: 'quantity' }, width: 70 },
-              { key: 'likely', label: 'Likely', cell: { type: 'quantity' }, width: 70 },
-              { key: 'high', label: 'High', cell: { type: 'quantity' }, width: 70 },
-              { key: 'note', label: 'Where from', cell: { type: 'text' } },
-            ]}
-          />
-        </section>
+        <Rivals />
       </div>
     </div>
   );

@@ -3,19 +3,14 @@
 import { CellSelect } from '../../parts/fields/CellSelect';
 import { BRIEF } from '../../parts/paths';
 import { checkRequirements, quantityDef } from '@skiametra/core/assess';
-import { formatQuantity } from '@skiametra/core/units';
-import { sentence } from '@skiametra/core/words';
 import { QuantityField } from '../../parts/fields/QuantityField';
 import { quantityOptions } from '../../parts/quantityList';
 import { DocTable, freshId } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-
-const STATUS = {
-  met: ['✓', 'met', 'finetext'],
-  unproven: ['~', 'within the uncertainty', 'looktext'],
-  missed: ['✕', 'missed', 'stoptext'],
-  unknown: ['?', 'not computed', 'dim'],
-} as const;
+import { hasPlaces } from './places';
+import { PlaceCell } from './PlaceCell';
+import { Proven } from './Proven';
+import { useMeasured } from './useMeasured';
 
 type Op = 'atLeast' | 'atMost' | 'between';
 const OPS: { value: Op; label: string }[] = [
@@ -28,9 +23,10 @@ export function Requirements() {
   const brief = useWorkspace((w) => w.content.document.brief);
   const design = useWorkspace((w) => w.content.document.design);
   const ledger = useWorkspace((w) => w.ledger);
-  const units = useWorkspace((w) => w.units);
   const edit = useWorkspace((w) => w.edit);
-  const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger) : [];
+  const measured = useMeasured();
+  const checks = ledger && !ledger.stopped ? checkRequirements(brief, design, ledger, measured) : [];
+  const placed = brief.requirements.some((r) => hasPlaces(r.quantity));
   const states = [
     { value: 'all', label: 'every state' },
     ...design.states.map((l) => ({ value: l.id, label: l.name })),
@@ -91,6 +87,19 @@ export function Requirements() {
             width: 148,
           },
           { key: 'state', label: 'In', cell: { type: 'choice', options: states }, width: 88 },
+          ...(placed
+            ? [
+                {
+                  key: 'part',
+                  label: 'Of',
+                  width: 96,
+                  cell: {
+                    type: 'shown' as const,
+                    render: (_: unknown, i: number) => <PlaceCell index={i} />,
+                  },
+                },
+              ]
+            : []),
           {
             key: 'op',
             label: 'Must be',
@@ -124,25 +133,13 @@ export function Requirements() {
           { key: 'rule', label: 'Rule it comes from', cell: { type: 'text' } },
           {
             key: 'id',
-            label: 'Predicted',
-            width: 100,
+            label: 'Comes to',
+            width: 108,
             cell: {
               type: 'shown',
               render: (_, i) => {
                 const c = checks[i];
-                if (!c) return <span className="dim">…</span>;
-                const [sign, word, tone] = STATUS[c.status];
-                const kind = quantityDef(c.requirement.quantity)?.kind ?? 'ratio';
-                return (
-                  <span title={sentence(c.said, units)} className="oneliner">
-                    <b className={tone} aria-label={word}>
-                      {sign}
-                    </b>{' '}
-                    <span className="num">
-                      {Number.isFinite(c.value) ? formatQuantity(c.value, kind, units) : '–'}
-                    </span>
-                  </span>
-                );
+                return c ? <Proven check={c} /> : <span className="dim">…</span>;
               },
             },
           },

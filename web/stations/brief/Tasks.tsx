@@ -1,46 +1,29 @@
 'use client';
-/** What is scored, and by which formula. */
-import { CellSelect } from '../../parts/fields/CellSelect';
-import { BRIEF } from '../../parts/paths';
-import { ActionIcon, Button } from '@mantine/core';
+/** What is scored, as a rule sheet: one formula a task, with its weight, caps and odds. */
+import { Button } from '@mantine/core';
 import { lapMission } from '@skiametra/core/design';
-import { IconTrash } from '@tabler/icons-react';
-import { TextCell } from '../../parts/fields/TextCell';
+import { formatNumber } from '@skiametra/core/units';
+import { BRIEF } from '../../parts/paths';
 import { freshId } from '../../parts/table';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
-import { FormulaEditor } from './FormulaEditor';
+import { TaskRule } from './TaskRule';
 
 export function Tasks() {
   const tasks = useWorkspace((w) => w.content.document.brief.tasks);
   const mission = useWorkspace((w) => lapMission(w.content.document.brief)?.mission);
-  const states = useWorkspace((w) => w.content.document.design.states);
   const edit = useWorkspace((w) => w.edit);
+  const weighed = tasks.some((t) => t.weight !== undefined),
+    sum = tasks.reduce((s, t) => s + (t.weight ?? 1), 0);
   return (
     <section className="block">
       <h2>
-        Score <span className="right dim">one formula per task; the score is their sum</span>
+        Score{' '}
+        <span className="right dim">
+          {weighed ? `weights sum to ${formatNumber(sum, 4)}; ` : ''}the score is the sum of the tasks
+        </span>
       </h2>
-      {tasks.map((m, i) => (
-        <div key={m.id} className="missionrow">
-          <TextCell label={`Task ${i + 1} name`} path={`${BRIEF}.tasks.${i}.name`} />
-          <FormulaEditor index={i} />
-          <CellSelect
-            label={`Task ${i + 1} is flown in`}
-            value={m.state}
-            options={[
-              { value: 'each', label: 'free choice' },
-              ...states.map((l) => ({ value: l.id, label: l.name })),
-            ]}
-            onChange={(state) => edit({ type: 'set', path: `${BRIEF}.tasks.${i}.state`, value: state })}
-          />
-          <ActionIcon
-            size="sm"
-            onClick={() => edit({ type: 'remove', path: `${BRIEF}.tasks`, index: i })}
-            aria-label={`Remove task ${i + 1}`}
-          >
-            <IconTrash size={14} />
-          </ActionIcon>
-        </div>
+      {tasks.map((t, i) => (
+        <TaskRule key={t.id} task={t} index={i} />
       ))}
       <Button
         variant="subtle"

@@ -6,7 +6,8 @@ import { fallOf, footprintOf, type DropSpread, type Falling, type Footprint } fr
 import { formatQuantity } from '@skiametra/core/units';
 import { useRef, useState } from 'react';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
-import { dropsOf, Stopped } from '../../../workers/coreClient';
+import { dropsOf } from '../../../workers/coreClient';
+import { Stopped } from '../../../workers/lanes';
 
 const DROPS = 10_000;
 /** Drawn of them. */

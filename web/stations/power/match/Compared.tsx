@@ -33,7 +33,7 @@ interface Props {
 }
 
 export function Compared({ compared, ghost, setGhost }: Props) {
-  const rows = useRows();
+  const rows = differing(useRows(), compared);
   const units = useWorkspace((w) => w.units);
   const columns: ShownColumn<Row>[] = [
     { key: 'name', label: 'Number', fixed: true, value: (r) => r.def.name },
@@ -62,6 +62,19 @@ type Listed = readonly { id: string; state: string; value: number }[];
 const inState = (list: Listed, id: string, state: string) =>
   list.find((e) => e.id === id && e.state === state)?.value ??
   list.find((e) => e.id === id && e.state === 'all')?.value;
+
+/** By how much the numbers of a row differ from what is fitted now: what differs most stands first. */
+function differing(rows: Row[], compared: ComparedSet): Row[] {
+  const by = (r: Row) =>
+    Math.max(
+      0,
+      ...compared.list.map((b) => {
+        const v = b.trial && inState(b.trial.values, r.def.id, r.state);
+        return v == null ? 0 : Math.abs(v - r.now) / Math.max(Math.abs(v), Math.abs(r.now), 1e-9);
+      }),
+    );
+  return [...rows].sort((a, b) => by(b) - by(a));
+}
 
 function useRows() {
   const ledger = useWorkspace((w) => w.ledger);

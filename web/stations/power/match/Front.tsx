@@ -8,6 +8,7 @@ import { formatQuantity, type KindName } from '@skiametra/core/units';
 import { ChartFrame } from '../../../parts/ChartFrame';
 import { ShownTable, type ShownColumn } from '../../../parts/table';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
+import { named, nameOf } from './names';
 import type { ComparedSet } from './useCompared';
 import type { Found } from './useMatch';
 
@@ -122,9 +123,6 @@ const FIGURES: readonly { key: keyof MatchRow; label: string; kind: KindName }[]
   { key: 'used', label: 'Limit', kind: 'percent' },
 ];
 
-const named = (list: readonly { id: string; name: string }[], id: string) =>
-  list.find((p) => p.id === id)?.name ?? id;
-
 function partColumns(parts: PartsList): ShownColumn<MatchRow>[] {
   return [
     { key: 'motor', label: 'Motor', fixed: true, value: (r) => named(parts.motors, r.motor) },
@@ -136,9 +134,4 @@ function partColumns(parts: PartsList): ShownColumn<MatchRow>[] {
       value: (r) => (r.esc === null ? null : named(parts.escs, String(r.esc))),
     },
   ];
-}
-
-function nameOf(parts: PartsList, r: MatchRow): string {
-  const { motors, propellers, packs } = parts;
-  return [named(motors, r.motor), named(propellers, r.propeller), named(packs, r.pack)].join(' · ');
 }

@@ -6,7 +6,8 @@ import { combinationCount } from '@skiametra/core/power';
 import type { MatchRow, MatchTask, OutReason } from '@skiametra/core/power';
 import type { PowerReport } from '@skiametra/core/views';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
-import { matchParts, Stopped, type Progress } from '../../../workers/coreClient';
+import { matchParts } from '../../../workers/coreClient';
+import { Stopped, type Progress } from '../../../workers/lanes';
 
 export interface Found {
   rows: MatchRow[];

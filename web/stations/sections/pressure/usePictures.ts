@@ -3,7 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Section } from '@skiametra/core/design';
 import { PICTURE_ANGLES, type FlowPicture } from '@skiametra/core/section';
-import { picturesOf, Stopped, type Progress } from '../../../workers/coreClient';
+import { picturesOf } from '../../../workers/coreClient';
+import { Stopped, type Progress } from '../../../workers/lanes';
 
 export interface Air {
   /** waves at which the layer turns turbulent */ readonly nCrit: number;

@@ -13,7 +13,7 @@ import {
   listMaterialsAction,
   type Answer,
 } from '../../../server/actions';
-import type { KeptMaterial } from '../../../server/materials';
+import type { KeptMaterial } from '../../../server/ownShelf';
 
 export function MaterialShelf({ materials }: { materials: readonly OwnMaterial[] }) {
   const edit = useWorkspace((w) => w.edit),
@@ -49,7 +49,7 @@ export function MaterialShelf({ materials }: { materials: readonly OwnMaterial[]
           ))}
         </div>
       )}
-      {kept.map(({ id, material }) => (
+      {kept.map(({ id, body: material }) => (
         <div key={id} className="line gap8 mid">
           <span>{material.name}</span>
           <Button
