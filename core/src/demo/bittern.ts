@@ -167,7 +167,7 @@ const brief: Brief = {
       rule: 'Rule 2.4',
       wish: false,
       test: '',
-      said: 'open',
+      outcome: 'open',
     },
     {
       id: 'plug',
@@ -175,7 +175,7 @@ const brief: Brief = {
       rule: 'Rule 7.1',
       wish: false,
       test: 'Hops and straight flights, empty',
-      said: 'met',
+      outcome: 'met',
     },
   ],
   references: [

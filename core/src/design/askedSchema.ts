@@ -35,7 +35,7 @@ export const statementSchema = z.strictObject({
   rule: label,
   wish: z.boolean(),
   /** title of the test that proves it; empty where none is named yet */ test: label,
-  /** what that test said */ said: z.enum(['open', 'met', 'missed']),
+  /** what that test showed */ outcome: z.enum(['open', 'met', 'missed']),
 });
 export type Statement = z.infer<typeof statementSchema>;
 

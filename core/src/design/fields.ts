@@ -80,6 +80,25 @@ export function fieldIn(schema: z.ZodType, path: string): Field | null {
   return null;
 }
 
+/**
+ * Why a value cannot stand at a path of a schema, by the leaf alone; null where it can. What several leaves must agree on is
+ * not looked at.
+ * @returns undefined where the path leads to no leaf
+ */
+export function faultAt(schema: z.ZodType, path: string, value: unknown): z.ZodError | null | undefined {
+  const ends = path
+    .split('.')
+    .reduce<Node[]>((nodes, segment) => nodes.flatMap((n) => below(n, segment)), [schema as unknown as Node]);
+  if (ends.length === 0) return undefined;
+  let fault: z.ZodError | null = null;
+  for (const end of ends) {
+    const read = (end as unknown as z.ZodType).safeParse(value);
+    if (read.success) return null;
+    fault = read.error;
+  }
+  return fault;
+}
+
 /** Every number of a schema by its path, with what is declared of it; `*` stands for the entries of a list. */
 export function numbersOf(schema: z.ZodType): { path: string; field: Field | null }[] {
   const out: { path: string; field: Field | null }[] = [];

@@ -9,13 +9,16 @@ function wordsNamed({ tasks }: Pick<Brief, 'tasks'>): ReadonlySet<string> {
   return new Set(tasks.flatMap((t) => [...t.formula.matchAll(/\b([A-Za-z]\w*)\s*\./g)].map((m) => m[1])));
 }
 
-/** Ids of missions that a formula names, by themselves or by one of their legs. */
-export function missionsAsked(brief: Pick<Brief, 'tasks' | 'missions'>): string[] {
-  const named = wordsNamed(brief);
-  if (named.size === 0) return [];
+/** Ids of missions that a formula names, by themselves or by one of their legs, or that a requirement is of. */
+export function missionsAsked(brief: Pick<Brief, 'tasks' | 'missions' | 'requirements'>): string[] {
+  const named = wordsNamed(brief),
+    required = new Set(brief.requirements.flatMap((r) => r.part ?? []));
+  if (named.size + required.size === 0) return [];
   return brief.missions
-    .filter((m) =>
-      [m.id, ...m.rounds.flatMap((r) => r.legs.map((l) => l.id))].some((id) => named.has(wordOf(id))),
+    .filter(
+      (m) =>
+        required.has(m.id) ||
+        [m.id, ...m.rounds.flatMap((r) => r.legs.map((l) => l.id))].some((id) => named.has(wordOf(id))),
     )
     .map((m) => m.id);
 }

@@ -58,7 +58,7 @@ export { referenceProblems } from './references';
 export type { ReadResult } from './read';
 export { mergeThreeWay, listChanges } from './merge';
 export type { Change, MergeResult } from './merge';
-export { documentField, testField } from './documentFields';
+export { documentField, numberFault, testField } from './documentFields';
 export { FIELDS, numbersOf, storedUnit } from './fields';
 export type { Field } from './fields';
 export { FACTORS, priorCalibration, factorsOf } from './factors';

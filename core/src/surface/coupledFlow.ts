@@ -10,7 +10,7 @@ import type { CoupledStrips, StripSections } from './coupledStrips';
 import { strengths, type Motion } from './forces';
 import { flapEffect } from './hinge';
 import { inducedDrag, stripSums } from './lattice';
-import { tableAt } from './liftTable';
+import { tableAt, tableInto } from './liftTable';
 
 export type StripState = 'attached' | 'near' | 'stalled';
 
@@ -140,10 +140,14 @@ class Equations {
   private readonly slope: Float64Array;
   /** chord times speed: strength by half the lift coefficient */ private readonly scale: Float64Array;
   private readonly neighbours: Int32Array;
+  /** lift of the section over its angle */ private readonly columns: readonly Float64Array[];
+  /** angle of no lift [rad] */ private readonly zero: Float64Array;
+  /** what a flap raises the lift by */ private readonly raised: Float64Array;
+  /** value and slope that were read last */ private readonly read = new Float64Array(2);
   private smooth = false;
 
   constructor(
-    private readonly c: CoupledStrips,
+    c: CoupledStrips,
     private readonly sections: StripSections,
     private readonly base: Base,
     private readonly influence: Float64Array,
@@ -159,23 +163,31 @@ class Equations {
       (_, i) => sol.strips[at[i % at.length]].chord * base.speed[i],
     );
     this.neighbours = neighboursOf(c, size);
+    const k = at.length;
+    this.columns = Array.from({ length: size }, (_, i) => sections.tables[i % k].cl);
+    this.zero = Float64Array.from({ length: size }, (_, i) => sections.zero[i % k]);
+    this.raised = Float64Array.from({ length: size }, (_, i) => FLAP_RAISES * base.lift[i]);
   }
 
   /** @returns by how much the worst strip is missed */
   at(added: Float64Array): number {
-    const { size, base, influence, sections, cl, angle, missed } = this,
-      k = this.c.at.length;
+    const { size, influence, cl, angle, missed, slope, scale, columns, zero, raised, smooth } = this,
+      { strength } = this.base,
+      read = this.read;
     let worst = 0;
     for (let i = 0; i < size; i++) {
-      let g = base.strength[i];
+      let g = strength[i];
       for (let j = 0, row = i * size; j < size; j++) g += influence[row + j] * added[j];
-      cl[i] = (2 * g) / this.scale[i];
-      angle[i] = cl[i] / (2 * Math.PI) + sections.zero[i % k] - added[i];
-      const up = FLAP_RAISES * base.lift[i],
-        t = tableAt(sections.tables[i % k].cl, angle[i] - up / (2 * Math.PI));
-      this.slope[i] = t.slope;
-      missed[i] = t.value + up - cl[i] + (this.smooth ? this.smoothing(i, added) : 0);
-      worst = Math.max(worst, Math.abs(missed[i]));
+      const lift = (2 * g) / scale[i],
+        met = lift / (2 * Math.PI) + zero[i] - added[i],
+        up = raised[i];
+      tableInto(columns[i], met - up / (2 * Math.PI), read);
+      cl[i] = lift;
+      angle[i] = met;
+      slope[i] = read[1];
+      const miss = read[0] + up - lift + (smooth ? this.smoothing(i, added) : 0);
+      missed[i] = miss;
+      worst = Math.max(worst, Math.abs(miss));
     }
     return worst;
   }

@@ -95,3 +95,15 @@ export function tableAt(column: Float64Array, alpha: number): { value: number; s
   const slope = (column[k + 1] - column[k]) / STEP;
   return { value: column[k] + f * (column[k + 1] - column[k]), slope };
 }
+
+/** `tableAt` for kernels: value and slope per rad into `out`. */
+export function tableInto(column: Float64Array, alpha: number, out: Float64Array): void {
+  let u = (alpha - FROM) / STEP;
+  if (u < 0) u = 0;
+  else if (u > COUNT - 1.001) u = COUNT - 1.001;
+  const k = u | 0,
+    low = column[k],
+    rise = column[k + 1] - low;
+  out[0] = low + (u - k) * rise;
+  out[1] = rise / STEP;
+}

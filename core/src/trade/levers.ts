@@ -7,6 +7,7 @@ import {
   documentSchema,
   drivesOf,
   getPath,
+  numberFault,
   problemOf,
   setPath,
   withoutMarks,
@@ -229,8 +230,12 @@ export function leverOf(doc: DesignDocument, id: string): Lever | null {
   return null;
 }
 
-/** Why a value cannot stand there; null where it can. */
+/** Why a value cannot stand there; null where it can. A number by its path is held against its own leaf, the rest as a whole. */
 export function wrongAt(doc: DesignDocument, lever: Lever, value: number): string | null {
+  if (!lever.id.includes(':')) {
+    const fault = numberFault(lever.id, lever.whole ? Math.round(value) : value);
+    return fault && withoutMarks(`${lever.name} ${fault}`);
+  }
   const read = documentSchema.safeParse(lever.set(doc, lever.whole ? Math.round(value) : value));
   if (read.success) return null;
   return withoutMarks(`${lever.name} ${problemOf(read.error).what}`);

@@ -27,7 +27,7 @@ export function Statements() {
       rule: '',
       wish: false,
       test: '',
-      said: 'open',
+      outcome: 'open',
     };
     edit(
       statements ? { type: 'insert', path: PATH, value: made } : { type: 'set', path: PATH, value: [made] },
@@ -81,9 +81,9 @@ function StatementRow({ statement: s, index, last }: { statement: Statement; ind
       </span>
       <CellSelect
         label={`What the test of statement ${n} said`}
-        value={s.said}
+        value={s.outcome}
         options={SAID}
-        onChange={(said) => edit({ type: 'set', path: `${PATH}.${s.id}.said`, value: said })}
+        onChange={(outcome) => edit({ type: 'set', path: `${PATH}.${s.id}.outcome`, value: outcome })}
       />
       <ActionIcon
         size="sm"

@@ -1,19 +1,11 @@
 'use client';
 /** What a section is chosen by: weights, who leads with them, and what would turn that. */
 import type { SectionChoice } from '@skiametra/core/design';
-import { MERITS, type Merit } from '@skiametra/core/section';
+import { MERITS } from '@skiametra/core/section';
 import { QuantityField } from '../../../parts/fields/QuantityField';
+import { KeepTable } from './KeepTable';
+import { MERIT_NAMES } from './meritNames';
 import type { Ranking } from './useMarksOf';
-
-const MERIT_NAMES: Record<Merit, [name: string, hint: string]> = {
-  clMax: ['Largest lift', 'at the stall’s Reynolds number'],
-  glide: ['Lift to drag', 'at the working lift'],
-  lowDrag: ['Low-drag range', 'lift range with drag within a quarter of the least'],
-  moment: ['Small moment', 'about the quarter chord, at the working lift'],
-  sparDepth: ['Spar depth', 'thickness where the spar stands'],
-  flatBottom: ['Flat bottom', 'lies on the board: gap under the aft 70 %'],
-  tolerance: ['Forgives building', 'drag as drawn over drag as it may be built'],
-};
 
 interface Props {
   choice: SectionChoice;
@@ -44,6 +36,7 @@ export function WhatCounts({ choice, onChoice, ranking }: Props) {
         ))}
       </div>
       <Leads ranking={ranking} weights={choice.weights} />
+      <KeepTable ranking={ranking} weights={choice.weights} />
     </section>
   );
 }
