@@ -27,7 +27,8 @@ export function MapTab() {
   };
   if (!study)
     return (
-      <div className="stack">
+      <section className="block stack">
+        <h2>Map</h2>
         <p className="atmost620 flush">
           Nothing is studied yet. A study walks one or two inputs over a range and shows what it comes to,
           with every limit as a line: which cells can be flown, and which of them is best.
@@ -35,7 +36,7 @@ export function MapTab() {
         <div>
           <Button onClick={begin}>Begin a study</Button>
         </div>
-      </div>
+      </section>
     );
   return (
     <div className="station cols-trade">

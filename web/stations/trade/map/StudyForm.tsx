@@ -39,6 +39,7 @@ export function StudyForm({ study }: { study: Study }) {
     });
   return (
     <section className="block" aria-label="What is asked">
+      <h2>What is asked</h2>
       <div className="line gap8">
         <TextInput
           className="grow"

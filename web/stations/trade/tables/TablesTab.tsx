@@ -38,7 +38,8 @@ export function TablesTab() {
   };
   if (!table)
     return (
-      <div className="stack">
+      <section className="block stack">
+        <h2>Tables</h2>
         <p className="atmost620 flush">
           What cannot be computed is weighed: how easily it is built, what it is known to do, what breaks.
           Options against criteria with weights; the table says who wins, by how little, and which weight
@@ -47,7 +48,7 @@ export function TablesTab() {
         <div>
           <Button onClick={begin}>Begin a table</Button>
         </div>
-      </div>
+      </section>
     );
   return (
     <div className="stack">
