@@ -49,7 +49,7 @@ test('from the brief to the next version', async ({ page }) => {
   await station(page, 'Structure');
   await expect(page.getByText(/This wing breaks at \d\.\d g/).first()).toBeVisible();
   await station(page, 'Score');
-  await expect(page.getByText(/Best:/)).toContainText(/tubes/);
+  await expect(page.getByRole('button', { name: /◆ best/ })).toContainText(/tubes/);
 
   // test: the card is past the stop line until a reason is written
   await station(page, 'Test');
