@@ -18,7 +18,16 @@ export { checkRequirements, marginOf, refsAsked, statesAsked } from './requireme
 export type { Proof, RequirementCheck } from './requirements';
 export { formulaNames, namesOf } from './names';
 export type { Names } from './names';
-export { compileTasks, flyProblems, GATES, restsOnField, scoreStates, scoreRange, statesOf } from './scoring';
+export {
+  compileTasks,
+  fixedFigures,
+  flyProblems,
+  GATES,
+  restsOnField,
+  scoreStates,
+  scoreRange,
+  statesOf,
+} from './scoring';
 export { fieldScores } from './field';
 export type { FieldResult, Entrant } from './field';
 export type { OnField } from './scoring';

@@ -226,7 +226,8 @@ function pointsOf({ task: { m, f }, flown, names }: Row, s: Scoring): { points: 
     : { points: 0, said: [...said, say('formula-no-number', {})] };
 }
 
-function fixedFigures(brief: Brief, rivals: Rivals): Record<string, number> {
+/** Figures of the course and of the field, which no aircraft changes. */
+export function fixedFigures(brief: Brief, rivals: Rivals): Record<string, number> {
   const course = courseOf(brief),
     out: Record<string, number> = course ? { window: course.window, timedLaps: course.timedLaps } : {};
   for (const r of brief.rivals)

@@ -3,7 +3,16 @@
  * whose hundredth part is worth most; of the levers that move it, the one that moves it best; of what that runs into, the
  * first.
  */
-import { compileTasks, evaluate, namesOf, ALL, readRef, type QuantityRef, type StepCache } from '../assess';
+import {
+  compileTasks,
+  evaluate,
+  fixedFigures,
+  namesOf,
+  ALL,
+  readRef,
+  type QuantityRef,
+  type StepCache,
+} from '../assess';
 import type { DesignDocument } from '../design';
 import { isCapped, taskPoints } from '../score';
 import { say, type Said } from '../words';
@@ -31,7 +40,7 @@ interface Env {
 function envOf(doc: DesignDocument, flown: string, names: readonly string[], cache: StepCache): Env {
   const { brief, design } = doc,
     { meant } = namesOf(brief, design.states),
-    values: Record<string, number> = Object.fromEntries(brief.rivals.map((r) => [r.name, r.likely])),
+    values: Record<string, number> = {},
     keyOf = new Map<string, string>();
   for (const name of names) {
     const keys = meant.get(name)?.keys(flown) ?? [`${name}@${flown}`, `${name}@${ALL}`],
@@ -43,13 +52,6 @@ function envOf(doc: DesignDocument, flown: string, names: readonly string[], cac
     values[name] = found[key];
   }
   return { values, keyOf };
-}
-
-/** Figures that are of the rules, not of the aircraft. */
-function fixedIn({ brief }: DesignDocument): Record<string, number> {
-  const laps = brief.missions.find((m) => m.rounds.some((r) => r.times === null && r.timed !== undefined)),
-    timed = laps?.rounds.find((r) => r.timed !== undefined)?.timed;
-  return { ...(laps?.window ? { window: laps.window } : {}), ...(timed ? { timedLaps: timed } : {}) };
 }
 
 function driversOf(
@@ -65,7 +67,7 @@ function driversOf(
     if (f.status !== 'ok') continue;
     const flown = m.state === 'each' ? state : m.state,
       { values, keyOf } = envOf(doc, flown, f.names, cache),
-      env = { ...values, ...fixedIn(doc) },
+      env = { ...values, ...fixedFigures(doc.brief, 'likely') },
       raw = f.evaluate(env),
       points = taskPoints(m, raw);
     if (isCapped(m, raw) && points > (capped?.of ?? 0))
