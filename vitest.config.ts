@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 const parts = (list: string) => `{${list}}/**/*.test.ts`;
 
+const STORE = 'web/parts/workspace/store.test.ts';
+
 export default defineConfig({
   test: {
     globalSetup: ['core/testing/polarStore.ts'],
@@ -40,9 +42,19 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'web',
-          include: [parts('web,scripts')],
-          exclude: ['**/node_modules/**', '**/.next/**', 'web/e2e/**'],
+          include: [parts('web/parts,web/stations,web/workers')],
+          exclude: ['**/node_modules/**', STORE],
           setupFiles: ['core/testing/setup.ts'],
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          // each with modules, a database or a server of its own
+          name: 'apart',
+          include: [parts('web/server,scripts'), STORE],
+          exclude: ['**/node_modules/**'],
         },
       },
     ],

@@ -144,7 +144,7 @@ test('a formula names a mission; what is missing is said, and what is there can 
   page,
 }) => {
   await newProject(page, 'Names', 'bittern');
-  await station(page, 'Score');
+  await station(page, 'Brief');
   const formula = page.getByLabel('Task 2 formula');
   await formula.fill('relay.deliverys * 2');
   await expect(page.locator('.err')).toContainText('“relay” is there, but it has no “deliverys”');

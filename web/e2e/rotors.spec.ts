@@ -1,6 +1,6 @@
 /** An aircraft without a wing: made from nothing, told about its rotors, and of nothing that it has not. */
 import { expect, test } from '@playwright/test';
-import { newProject, STATIONS, stripNumber, type } from './helpers';
+import { newProject, STATIONS, station, stripNumber, type } from './helpers';
 
 /** Words of wings, runways and margins. */
 const WINGED =
@@ -8,10 +8,10 @@ const WINGED =
 
 test('a multirotor of one’s own: no station speaks of what it has not', async ({ page }) => {
   test.setTimeout(120_000);
-  const base = await newProject(page, 'Four rotors', 'multirotor-4');
+  await newProject(page, 'Four rotors', 'multirotor-4');
   expect(await stripNumber(page, 'hoverTime@flying')).toBeGreaterThan(5);
   for (const name of STATIONS.filter((s) => s !== 'sections')) {
-    await page.goto(`${base}/${name}`);
+    await station(page, name);
     await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 });
     await page.waitForTimeout(400);
     const text = await page.locator('main').innerText();

@@ -1,6 +1,12 @@
 /** Structure: what breaks and where, a sleeve that mends it, what is sold, a load test that proves it, a repair that shuts it. */
-import { expect, test } from '@playwright/test';
-import { newProject, saved, stripNumber, type } from './helpers';
+import { expect, test, type Page } from '@playwright/test';
+import { newProject, saved, station, stripNumber, type } from './helpers';
+
+const tab = (page: Page, name: string) =>
+  page
+    .getByRole('radiogroup', { name: 'Part of the Structure station' })
+    .getByText(name, { exact: true })
+    .click();
 
 test('a weak spar is found, mended by a sleeve, proven under bags', async ({ page }) => {
   test.setTimeout(150_000);
@@ -13,7 +19,7 @@ test('a weak spar is found, mended by a sleeve, proven under bags', async ({ pag
 
   // a sleeve is a member that reaches only so far
   const before = await stripNumber(page, 'allowedLoadFactor@tubes-12');
-  await page.goto(`${base}/structure?tab=members`);
+  await tab(page, 'Members');
   await page.getByRole('button', { name: 'Add a member' }).click();
   await page.getByRole('button', { name: 'Tube', exact: true }).click();
   await type(page, 'Diameter, at its root', '8');
@@ -22,15 +28,15 @@ test('a weak spar is found, mended by a sleeve, proven under bags', async ({ pag
     .toBeGreaterThan(before + 1);
 
   // the diagram says where full pulls end
-  await page.goto(`${base}/structure?tab=diagram&state=tubes-12`);
+  await tab(page, 'g over speed');
   await expect(page.getByText(/A full pull at [\d.]+ m\/s asks [\d.]+ g/)).toBeVisible({ timeout: 20_000 });
 
   // what is sold, taken with a click
-  await page.goto(`${base}/structure?tab=sold`);
+  await tab(page, 'What is sold');
   await expect(page.getByText(/The lightest of \d+ that bears every case/)).toBeVisible({ timeout: 30_000 });
 
   // bags, held to the end
-  await page.goto(`${base}/structure?tab=load`);
+  await tab(page, 'Load test');
   await page.getByRole('button', { name: 'Plan a load test' }).click();
   await page.getByRole('button', { name: 'Plan the steps' }).click();
   const table = page.getByRole('table', { name: 'Steps of the load test' });
@@ -41,10 +47,10 @@ test('a weak spar is found, mended by a sleeve, proven under bags', async ({ pag
   await saved(page);
 
   // mended after a break: the card is shut until it is loaded again
-  await page.goto(`${base}/structure?tab=members`);
+  await tab(page, 'Members');
   await page.getByRole('button', { name: 'It broke here and was mended …' }).click();
   await expect(page.getByText(/No card flies on it before a load test has passed/)).toBeVisible();
-  await page.goto(`${base}/test`);
+  await station(page, 'Test');
   await page.getByRole('button', { name: 'Plan a flight' }).click();
   await expect(page.getByText(/was mended on \d{4}-\d\d-\d\d: it needs a load test/)).toBeVisible({
     timeout: 20_000,

@@ -3,7 +3,7 @@
  * they leave.
  */
 import { expect, test } from '@playwright/test';
-import { newProject, saved, station, strip, stripNumber, type } from './helpers';
+import { STATIONS, newProject, saved, station, strip, stripNumber, type } from './helpers';
 
 test('before the first ledger no station is fine, and none says that all is well', async ({ page }) => {
   const base = await newProject(page, 'First moments', 'plain');
@@ -14,7 +14,7 @@ test('before the first ledger no station is fine, and none says that all is well
   });
   await page.goto(`${base}/balance`);
   const rail = page.getByRole('navigation', { name: 'Stations' });
-  await expect(rail.getByTitle('computing')).toHaveCount(10);
+  await expect(rail.getByTitle('computing')).toHaveCount(STATIONS.length);
   await expect(rail.getByTitle('fine')).toHaveCount(0);
   await expect(page.getByText('Every state lies inside its limits.')).toHaveCount(0);
   await page.unroute('**/*worker*');

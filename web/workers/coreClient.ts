@@ -12,8 +12,15 @@ import { specKey } from './specKey';
 const live = new Lane();
 const long = new Lane();
 
+/** Polars that the long lane has not been told yet: it is opened only when something is asked of it. */
+let owed: [string, Polar][] = [];
+
 /** Anything that may take longer than a blink. */
 export function askCore<K extends Job['task']>(job: Extract<Job, { task: K }>): Promise<Answers[K]> {
+  const entries = owed;
+  owed = [];
+  // jobs of a lane are run in their order
+  if (entries.length > 0) void long.ask<'remember'>({ task: 'remember', entries }).catch(() => undefined);
   return long.ask<K>(job);
 }
 
@@ -114,13 +121,13 @@ async function missingIn(
   return entries;
 }
 
-/** Sees to it that both lanes know every polar the document needs. */
+/** Sees to it that the live lane knows every polar the document needs, and the long one when it is asked. */
 async function preparePolars(document: DesignDocument, onProgress: (p: Progress) => void): Promise<void> {
   const now = sectionsAsked(document.design);
   if (now.length === asked.length && now.every((part, i) => part === asked[i])) return;
   const entries = await missingIn(live, document, onProgress);
-  if (entries.length > 0)
-    await Promise.all([live, long].map((l) => l.ask<'remember'>({ task: 'remember', entries })));
+  if (entries.length > 0) await live.ask<'remember'>({ task: 'remember', entries });
+  owed = [...owed, ...entries];
   asked = now;
 }
 

@@ -18,7 +18,7 @@ type Looking = Pick<
   | 'lookBack'
 >;
 
-export function lookingAt({ get, set }: Tools): Looking {
+export function lookingAt({ get, set, whenShown }: Tools): Looking {
   return {
     setWhy: (why) => set({ why }),
     setTerm: (term) => set({ term }),
@@ -48,7 +48,11 @@ export function lookingAt({ get, set }: Tools): Looking {
       if (id === null) return;
       void get()
         .documentOf(id)
-        .then((document) => document && assessLive(document))
+        .then(async (document) => {
+          // the present design first: its numbers are waited for
+          await whenShown();
+          return document && assessLive(document);
+        })
         .then((againstLedger) => {
           if (againstLedger && get().againstId === id) set({ againstLedger });
         });

@@ -538,8 +538,9 @@ it('a version that did not come along is asked for when it is compared, and is t
     shelf.as('a'),
   );
   expect(memoryFile(w.getState()).versions).toHaveLength(1);
+  w.getState().begin();
   w.getState().setAgainst(8);
-  await vi.advanceTimersByTimeAsync(1);
+  await vi.advanceTimersByTimeAsync(10);
   expect(w.getState().againstLedger!.entries[0]!.value).toBe(0.17);
   expect(memoryFile(w.getState()).versions.map((v) => v.name)).toEqual(['A 1', 'A 2']);
   // one that the server cannot give is compared with nothing, and fails nothing

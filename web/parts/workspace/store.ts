@@ -145,7 +145,7 @@ export function createWorkspace(
   place: Place = placeFrom(''),
 ) {
   const { project, versions, airframes } = data;
-  return createStore<Workspace>()((set, get) => {
+  return createStore<Workspace>()((set, get, { subscribe }) => {
     let checked: Checked | null = null;
     /** The ledger of a document, with what it broke. */
     const told = (document: DesignDocument, ledger: Ledger): Partial<Workspace> => {
@@ -177,7 +177,16 @@ export function createWorkspace(
       if (next.document !== before.document) assessNow(next);
       saver.changed();
     };
-    const tools: Tools = { get, set, shelf, versionId, saver, assessNow, take };
+    const whenShown = () =>
+      new Promise<void>((done) => {
+        if (get().ledger) return done();
+        const off = subscribe((now) => {
+          if (!now.ledger) return;
+          off();
+          done();
+        });
+      });
+    const tools: Tools = { get, set, whenShown, shelf, versionId, saver, assessNow, take };
     return {
       ...NOTHING_YET,
       ...{ project, versions, airframes, versionId, person, people, units: person.units },

@@ -8,6 +8,8 @@ import type { createSaver } from './saving';
 export interface Tools {
   readonly get: StoreApi<Workspace>['getState'];
   readonly set: StoreApi<Workspace>['setState'];
+  /** once the present design has its numbers */
+  readonly whenShown: () => Promise<void>;
   readonly shelf: DraftShelf;
   readonly versionId: number;
   readonly saver: ReturnType<typeof createSaver>;
