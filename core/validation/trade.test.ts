@@ -8,7 +8,7 @@ import { assess, entryOf, fieldScores, StepCache } from '../src/assess';
 import { bitternDocument } from '../src/demo';
 import { setPath, type Brief, type DecisionTable, type DesignDocument } from '../src/design';
 import { bestOf, chanceInterval } from '../src/score';
-import { axisOf, decide, leverOf, sweepCells, worthOf } from '../src/trade';
+import { axisOf, decide, leverOf, sweepCells, sweepOrder, worthOf } from '../src/trade';
 import { normalFrom } from '../../devices/src/random';
 
 const doc = bitternDocument();
@@ -117,7 +117,7 @@ describe('sweeps against closed forms', () => {
     state: 'tubes-8',
     show: ['mass'],
   };
-  const cells = sweepCells(task, 0, 120, new StepCache()),
+  const cells = sweepCells(task, sweepOrder(task), new StepCache()),
     count = (c: (typeof cells)[number]) => c.at['design.states.tubes-8.count'],
     unit = (c: (typeof cells)[number]) => c.at['design.payload.unitMass'];
   const empty = assess(doc.brief, setPath(doc.design, 'states.tubes-8.count', 0), doc.calibration),

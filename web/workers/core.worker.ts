@@ -138,7 +138,7 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   tryChanges: (j) =>
     tryChanges(j.document.brief, j.document.design, j.document.calibration, j.changes, cache),
   worth: worthIn,
-  cells: (j) => sweepCells(taskOf(j), j.from, j.to, studied),
+  cells: (j) => sweepCells(taskOf(j), j.indices, studied),
   winner: (j) => flyableWinner(taskOf(j), j.cells, j.study.show, studied),
   rules: (j) => scoresUnderRules(j.document, j.others, studied),
   scores: (j) => scoresOf(j.document, j.loading, j.changes, studied),

@@ -98,7 +98,7 @@ export type Job =
   /** what one step of every input is worth in a state, and what limits the score */
   | { task: 'worth'; document: DesignDocument; state: string }
   /** some cells of a study */
-  | { task: 'cells'; document: DesignDocument; study: StudyAsked; from: number; to: number }
+  | { task: 'cells'; document: DesignDocument; study: StudyAsked; indices: readonly number[] }
   /** the best of them, with every limit held against it */
   | { task: 'winner'; document: DesignDocument; study: StudyAsked; cells: (Cell | null)[] }
   /** a person's own designs as if they were the whole field */

@@ -20,24 +20,30 @@ export async function fieldOf(job: Omit<Extract<Job, { task: 'field' }>, 'task'>
   return worth.ask<'field'>({ task: 'field', ...job });
 }
 
-/** Cells between which a sweep may be stopped. */
-const CELLS = 8;
+/** Cells that go to a worker together. */
+const CELLS = 10;
 
-/** Every cell of a study, over the workers; `signal` ends it and what was found so far stays with the caller. */
+/**
+ * Every cell of a study, over the workers; `signal` ends it and what was found so far stays with the caller.
+ * @param order of all cells; those that share most are neighbours
+ */
 export async function sweepOver(
   job: Pick<Extract<Job, { task: 'cells' }>, 'document' | 'study'>,
-  total: number,
-  onCells: (cells: Answers['cells'], from: number, p: Progress) => void,
+  order: readonly number[],
+  onCells: (cells: Answers['cells'], indices: readonly number[], p: Progress) => void,
   signal?: AbortSignal,
 ): Promise<void> {
-  const slices = Array.from({ length: Math.ceil(total / CELLS) }, (_, i) => i * CELLS);
+  const total = order.length,
+    slices = Array.from({ length: Math.ceil(total / CELLS) }, (_, i) =>
+      order.slice(i * CELLS, (i + 1) * CELLS),
+    );
   let done = 0;
   await spread(
     slices,
-    (lane, from) => lane.ask<'cells'>({ task: 'cells', ...job, from, to: Math.min(total, from + CELLS) }),
-    (cells, from) => {
+    (lane, indices) => lane.ask<'cells'>({ task: 'cells', ...job, indices }),
+    (cells, indices) => {
       done += cells.length;
-      onCells(cells, from, { done, total });
+      onCells(cells, indices, { done, total });
     },
     signal,
     (lane) => readyFor(lane, job.document),

@@ -3,6 +3,7 @@
  * two contents never share one and what a document shares with an earlier one is gone through once.
  */
 import type { Step } from '../steps';
+import type { Run } from './run';
 
 /** Contents that are told apart before all is forgotten: a few hundred documents. */
 const CONTENTS = 400_000;
@@ -15,6 +16,7 @@ export class StepCache {
   private results = new Map<string, Map<string, unknown>>();
   private made = new Map<string, number>();
   private next = 1;
+  /** that others of its family are near to */ family: Run | null = null;
 
   /** A number for a text that no other text of this cache has or had. */
   private numberOf(text: string): number {

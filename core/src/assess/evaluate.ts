@@ -3,6 +3,7 @@ import type { DesignDocument } from '../design';
 import { ALL, FLOWN, QUANTITIES, READ, refText, type QuantityRef, type ReadId } from '../steps';
 import { runOf } from './assess';
 import type { StepCache } from './cache';
+import { ofOneFamily } from './near';
 import type { Run } from './run';
 import { compileTasks, namesIn, scoreStates, statesOf } from './scoring';
 import { cellsNamed, readNamed, valuesOf, type Values } from './values';
@@ -21,7 +22,7 @@ export function evaluate(
   wanted: readonly QuantityRef[],
   cache: StepCache,
 ): Values {
-  const run = runOf({ brief, design }, calibration, cache),
+  const run = inFamily(runOf({ brief, design }, calibration, cache), cache),
     out: Values = {};
   for (const ref of wanted) {
     if (!isRead(ref.id)) continue;
@@ -32,6 +33,13 @@ export function evaluate(
   if (wanted.every((r) => isRead(r.id))) return out;
   Object.assign(out, scoresOf(run, wanted));
   return out;
+}
+
+/** A run near to the first of its family; the first of another family takes its place. */
+function inFamily(run: Run, cache: StepCache): Run {
+  if (cache.family && ofOneFamily(cache.family.source, run.source)) return run.nearTo(cache.family);
+  cache.family = run;
+  return run;
 }
 
 /** Scores among what is wanted, and numbers of missions: of the states that they are made of, and of no others. */

@@ -7,6 +7,7 @@ import type { CauseId, Causes } from '../steps';
 import type { State } from '../design';
 import { configurationOf, configured } from '../mass';
 import type { StepCache } from './cache';
+import { Near } from './near';
 
 /** Place of what is done once: for the aircraft as drawn. */
 const ONCE = '';
@@ -40,7 +41,9 @@ export class Run {
   private readonly keys = new Map<Step, Map<string, string>>();
   private readonly found = new Map<Step, Map<string, unknown>>();
   private readonly slices = new Map<string, string>();
-  private readonly states: ReadonlyMap<string, State>;
+  private readonly given = new Map<Step, Map<string, object>>();
+  readonly states: ReadonlyMap<string, State>;
+  private near: Near | null = null;
   private readonly flown: Flown;
   /** where what is done once is asked for when no state is named */ private readonly home: string = ONCE;
   /** what sets it apart from its base */ private readonly mark: string;
@@ -56,6 +59,12 @@ export class Run {
     this.states = base ? base.states : new Map(source.design.states.map((l) => [l.id, l]));
     this.flown = base ? base.flown : flownAs(source);
     this.mark = moved ? `~${moved}:${causes[moved]}` : '';
+  }
+
+  /** Takes over from a run of nearly the same document what does not differ. */
+  nearTo(other: Run): this {
+    this.near = new Near(other, this);
+    return this;
   }
 
   /** The same document with one cause at another value. */
@@ -90,7 +99,8 @@ export class Run {
     const at = this.placeOf(step, state);
     let known = this.found.get(step);
     if (!known) this.found.set(step, (known = new Map()));
-    if (!known.has(at)) known.set(at, this.find(step, at));
+    if (!known.has(at))
+      known.set(at, this.near?.holds(step, at) ? this.near.run.read(step, at) : this.find(step, at));
     return known.get(at);
   }
 
@@ -107,8 +117,22 @@ export class Run {
     return Object.assign(from, this, { home, source: this.sourceOf(home) });
   }
 
+  /** Whether a state is there, or one that flies what is done once so. */
+  flies(at: string): boolean {
+    return this.flown.sources.has(at) || this.states.has(at);
+  }
+
+  /** What a step reads of the document, gone through once. */
+  sliceFor(step: Step, at: string): object {
+    let known = this.given.get(step);
+    if (!known) this.given.set(step, (known = new Map()));
+    let slice = known.get(at);
+    if (!slice) known.set(at, (slice = step.slice(this.sourceOf(at), this.states.get(at)!)));
+    return slice;
+  }
+
   /** A state that changes the aircraft has its own of what else is done once. */
-  private placeOf(step: Step, state: string): string {
+  placeOf(step: Step, state: string): string {
     return step.scope === 'state' ? state : (this.flown.placeOf.get(state) ?? ONCE);
   }
 
@@ -120,9 +144,10 @@ export class Run {
     return this.cache.kept(step.id, this.keyOf(step, state), step.keeps, () => {
       const results = this.resultsFor(step, state);
       if (!results) return ABSENT;
-      const slice = step.slice(this.sourceOf(state), this.states.get(state)!);
       try {
-        return Object.freeze(step.run(results, slice, this.causes, this.cache.partsOf(step)));
+        return Object.freeze(
+          step.run(results, this.sliceFor(step, state), this.causes, this.cache.partsOf(step)),
+        );
       } catch (e) {
         // it asked for a state's result that there is not
         if (e instanceof PartAbsent) return ABSENT;
@@ -159,8 +184,11 @@ export class Run {
     let known = this.keys.get(step);
     if (!known) this.keys.set(step, (known = new Map()));
     let key = known.get(at);
-    if (key === undefined)
-      known.set(at, (key = this.base ? this.base.keyOf(step, at) + this.mark : this.makeKey(step, at)));
+    if (key === undefined) {
+      if (this.near?.holds(step, at)) key = this.near.run.keyOf(step, at);
+      else key = this.base ? this.base.keyOf(step, at) + this.mark : this.makeKey(step, at);
+      known.set(at, key);
+    }
     return key;
   }
 
@@ -176,8 +204,7 @@ export class Run {
 
   /** What a step reads without asking for the state is gone through once. */
   private sliceOf(step: Step, state: string): string {
-    const content = () =>
-      this.cache.contentOfSlice(step.slice(this.sourceOf(state), this.states.get(state)!));
+    const content = () => this.cache.contentOfSlice(this.sliceFor(step, state));
     if (step.slice.length > 1) return content();
     const at = `${step.id} ${this.flown.placeOf.get(state) ?? ONCE}`;
     let known = this.slices.get(at);

@@ -19,6 +19,7 @@ import {
 } from '../section';
 import { configured, heaviestState, itemPoints } from '../mass';
 import { drooped, referencePlanform } from '../surface';
+import { heaviest } from './balance';
 import { step } from './step';
 import { part } from './quantity';
 
@@ -33,14 +34,11 @@ const SLOW_REYNOLDS = [1e4, 2e4];
  * Does the smallest chord meet less than the least computed Reynolds number near the stall? In the standard air,
  * so that a warm day asks for no new polars.
  */
-function fliesSlow(design: Design): boolean {
-  if (!hasWing(design)) return false;
-  const wing = referencePlanform(design.surfaces),
+function fliesSlow(mass: number, surfaces: Design['surfaces']): boolean {
+  const wing = referencePlanform(surfaces),
     air = airAt(0);
-  const speed = Math.sqrt(
-    (2 * heaviestState(itemPoints(design, 'best', 1), design).mass * G0) / (air.density * wing.area * 1.2),
-  );
-  const chord = Math.min(...design.surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
+  const speed = Math.sqrt((2 * mass * G0) / (air.density * wing.area * 1.2));
+  const chord = Math.min(...surfaces.flatMap((s) => s.stations.map((p) => p.chord)));
   return (speed * chord * air.density) / air.viscosity < 0.9 * POLAR_REYNOLDS[0];
 }
 
@@ -69,8 +67,9 @@ export interface PolarTask {
  */
 export function missingPolars(design: Design): PolarTask[] {
   const out = new Map<string, PolarTask>(),
-    slow = fliesSlow(design);
+    mass = heaviestState(itemPoints(design, 'best', 1), design).mass;
   if (!hasWing(design)) return [];
+  const slow = fliesSlow(mass, design.surfaces);
   for (const { shape, change } of sectionsFlown(design)) {
     let model: SectionModel;
     try {
@@ -107,16 +106,27 @@ export interface Sections {
   readonly polars: ReadonlyMap<string, PolarSet>;
 }
 
+/** Whether polars of the least Reynolds numbers are wanted too. */
+const slowness = step({
+  id: 'slowness',
+  scope: 'all',
+  needs: { heaviest },
+  byContent: true,
+  slice: ({ design: { surfaces } }) => ({ surfaces }),
+  run: ({ heaviest }, { surfaces }) => ({
+    slow: hasWing({ surfaces }) && fliesSlow(heaviest.mass, surfaces),
+  }),
+});
+
 export const sections = step({
   id: 'sections',
   scope: 'all',
-  needs: {},
+  needs: { slowness },
   keeps: 24,
   slice: ({ design, flaps }) => ({
     sections: drooped(design, flaps).sections.map(({ id, shape, change }) => ({ id, shape, change })),
-    slow: fliesSlow(design),
   }),
-  run: (_, slice, _causes, keep): Sections => {
+  run: ({ slowness: { slow } }, slice, _causes, keep): Sections => {
     const contours = new Map<string, Contour>(),
       facts = new Map<string, ContourFacts>(),
       polars = new Map<string, PolarSet>();
@@ -128,7 +138,7 @@ export const sections = step({
         s.id,
         keep('facts', inputs, () => contourFacts(model.lifting)),
       );
-      const wanted = reynoldsFor(slice.slow, model);
+      const wanted = reynoldsFor(slow, model);
       const set = keep('polars', [inputs, wanted], () => modelPolars(model, wanted));
       if (set.polars.length === 0)
         throw new DomainError('no-flow', 'no flow about a section could be found; look at its outline', {
@@ -140,4 +150,4 @@ export const sections = step({
   },
 });
 
-export const SECTIONS_PART = part([sections], {});
+export const SECTIONS_PART = part([slowness, sections], {});

@@ -17,6 +17,7 @@ export {
   limitNames,
   sweepCell,
   sweepCells,
+  sweepOrder,
 } from './sweep';
 export type { Axis, Cell, SweepTask } from './sweep';
 export { worthOf } from './worth';

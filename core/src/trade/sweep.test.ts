@@ -12,6 +12,7 @@ import {
   limitNames,
   sweepCell,
   sweepCells,
+  sweepOrder,
   wrongAt,
   type SweepTask,
 } from './index';
@@ -50,13 +51,21 @@ describe('sweeps', () => {
   });
   it('a cell says which limits block it, by names that are listed, and is only free where none does', () => {
     const names = limitNames(task);
-    for (const c of sweepCells(task, 0, 6, cache)) {
+    for (const c of sweepCells(task, [0, 1, 2, 3, 4, 5], cache)) {
       expect(c.feasible).toBe(c.blocked.length === 0);
       for (const id of c.blocked) {
         expect(names[id]).toBeDefined();
         expect(c.margins[id]).toBeLessThan(0);
       }
     }
+  });
+  it('all of one shape come before the next, each cell once', () => {
+    const shaped = {
+      ...task,
+      axes: [axisOf(lever('design.surfaces.wing.stations.0.chord'), 0.2, 0.3, 3), task.axes[1]],
+    };
+    expect(sweepOrder(shaped)).toEqual([0, 3, 1, 4, 2, 5]);
+    expect(sweepOrder(task)).toEqual([0, 1, 2, 3, 4, 5]);
   });
   it('nothing wins that cannot be flown', () => {
     const cells = [

@@ -144,9 +144,26 @@ export function sweepCell(task: SweepTask, index: number, cache: StepCache): Cel
   }
 }
 
-/** Cells from one index up to another. */
-export function sweepCells(task: SweepTask, from: number, to: number, cache: StepCache): Cell[] {
-  return Array.from({ length: to - from }, (_, k) => sweepCell(task, from + k, cache));
+/** Cells by their indices. */
+export function sweepCells(task: SweepTask, indices: readonly number[], cache: StepCache): Cell[] {
+  return indices.map((i) => sweepCell(task, i, cache));
+}
+
+/** Whether an axis draws another shape: that costs more than all else. */
+function reshapes(doc: DesignDocument, { lever, values }: Axis): boolean {
+  const at = (v: number) => lever.set(doc, v).design,
+    { surfaces, sections } = at(values[0]);
+  return values.some((v) => at(v).surfaces !== surfaces || at(v).sections !== sections);
+}
+
+/** Every index once, in the order in which neighbours share most: all of one shape before the next. */
+export function sweepOrder(task: Pick<SweepTask, 'doc' | 'axes'>): number[] {
+  const { doc, axes } = task,
+    all = Array.from({ length: cellCount(task) }, (_, i) => i);
+  if (axes.length < 2 || !reshapes(doc, axes[0]) || reshapes(doc, axes[1])) return all;
+  const across = axes[0].values.length,
+    up = axes[1].values.length;
+  return all.map((i) => (i % up) * across + Math.floor(i / up));
 }
 
 /**

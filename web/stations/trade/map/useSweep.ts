@@ -1,7 +1,7 @@
 'use client';
 /** The walk over a study's cells: what was found, how far it is, and who wins with every limit held against it. */
 import type { DesignDocument, Study } from '@skiametra/core/design';
-import { cellCount, limitNames, studyTask, type Cell, type SweepTask } from '@skiametra/core/trade';
+import { limitNames, sweepOrder, studyTask, type Cell, type SweepTask } from '@skiametra/core/trade';
 import { useRef, useState } from 'react';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { Stopped, type Progress } from '../../../workers/lanes';
@@ -76,7 +76,8 @@ async function walk(
   show: (f: Found) => void,
   onProgress: (p: Progress) => void,
 ): Promise<void> {
-  const total = cellCount(task),
+  const order = sweepOrder(task),
+    total = order.length,
     cells: (Cell | null)[] = new Array<Cell | null>(total).fill(null),
     names = limitNames(task);
   const found = (more: Partial<Found> = {}): Found => ({
@@ -89,9 +90,9 @@ async function walk(
   onProgress({ done: 0, total });
   await sweepOver(
     { document, study },
-    total,
-    (list, from, p) => {
-      list.forEach((c, i) => (cells[from + i] = c));
+    order,
+    (list, indices, p) => {
+      list.forEach((c, i) => (cells[indices[i]!] = c));
       onProgress(p);
       show(found());
     },

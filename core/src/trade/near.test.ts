@@ -1,0 +1,54 @@
+/** What is taken over from a run of nearly the same document is what its own would have been. */
+import { describe, expect, it } from 'vitest';
+import { evaluate, readRef, StepCache } from '../assess';
+import { bitternDocument, craneDocument, gnatDocument } from '../demo';
+import type { DesignDocument } from '../design';
+import { candidatesOf } from './index';
+
+const WANTED = [
+  'score',
+  'mass',
+  'stallSpeed',
+  'allowedLoadFactor',
+  'aileronReserve',
+  'staticMargin',
+  'lapTime',
+];
+
+describe('a step of every input', () => {
+  it.each([
+    { make: bitternDocument, state: 'tubes-8' },
+    { make: craneDocument, state: null },
+    { make: gnatDocument, state: null },
+  ])('$make.name', ({ make, state }) => {
+    const doc = make(),
+      flown = state ?? doc.design.states[0].id,
+      near = new StepCache(),
+      alone = new StepCache();
+    const wanted = WANTED.flatMap((id) => readRef(`${id}@${flown}`) ?? []),
+      of = (d: DesignDocument, cache: StepCache) => evaluate(d, wanted, cache);
+    of(doc, near);
+    for (const { lever, step } of candidatesOf(doc, flown)) {
+      const changed = lever.set(doc, (lever.value(doc) ?? 0) + step);
+      // every one by its own keys
+      alone.family = null;
+      expect(of(changed, near), lever.id).toEqual(of(changed, alone));
+      expect(near.family).not.toBeNull();
+    }
+    // and back where it began
+    alone.family = null;
+    expect(of(doc, near)).toEqual(of(doc, alone));
+  });
+  it('a document of another family takes its place', () => {
+    const cache = new StepCache(),
+      { design } = gnatDocument();
+    of(bitternDocument());
+    const before = cache.family;
+    of(gnatDocument());
+    expect(cache.family).not.toBe(before);
+    expect(cache.family!.source.design.states).toEqual(design.states);
+    function of(d: DesignDocument) {
+      evaluate(d, [{ id: 'score', state: d.design.states[0].id }], cache);
+    }
+  });
+});
