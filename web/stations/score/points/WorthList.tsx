@@ -82,9 +82,10 @@ function columnsOf(units: UnitSystem, take: ((r: WorthRow) => void) | null): Sho
       fixed: true,
       value: (r) => r.name,
       render: (r) => (
-        <span>
+        <span className="wrapped">
           {r.name}
           {r.also.length > 0 && <span className="dim small"> and {r.also.join(', ').toLowerCase()}</span>}
+          <Ahead row={r} />
         </span>
       ),
     },
@@ -118,16 +119,8 @@ function columnsOf(units: UnitSystem, take: ((r: WorthRow) => void) | null): Sho
         ),
     },
     {
-      key: 'limit',
-      label: 'Runs into',
-      value: (r) => limitWords(r),
-      render: (r) => (
-        <span className={r.breaks.length > 0 ? 'stoptext small' : 'small'}>{limitWords(r)}</span>
-      ),
-    },
-    {
       key: 'take',
-      label: 'Take it',
+      label: 'Take',
       render: (r) => (
         <Button size="compact-xs" variant="subtle" disabled={!take} onClick={() => take?.(r)}>
           Take
@@ -137,8 +130,16 @@ function columnsOf(units: UnitSystem, take: ((r: WorthRow) => void) | null): Sho
   ];
 }
 
-function limitWords(r: WorthRow): string {
-  if (r.breaks.length > 0) return `${r.breaks.join(', ')}, at once`;
-  if (!r.ending) return r.choice === null ? 'nothing within 16 steps' : '';
-  return `${r.ending.name}, after ${r.ending.steps}`;
+/** What the step runs into. */
+function Ahead({ row: r }: { row: WorthRow }) {
+  if (r.breaks.length > 0)
+    return <span className="stoptext small under">breaks {r.breaks.join(', ')} at once</span>;
+  if (!r.ending) return r.choice === null ? <span className="dim small under">free for 16 steps</span> : null;
+  // its own field's end, or where another number stops
+  const what = r.ending.id === null ? 'as far as it may go' : r.ending.name;
+  return (
+    <span className="dim small under">
+      {what} after {r.ending.steps} {r.ending.steps === 1 ? 'step' : 'steps'}
+    </span>
+  );
 }

@@ -67,7 +67,7 @@ function CellFacts({ found, index, cell }: Whole) {
       {cell.blocked.length > 0 && (
         <p className="stoptext note">Blocked by {cell.blocked.map((b) => names[b] ?? b).join(', ')}.</p>
       )}
-      <Button mt={8} onClick={() => setOpen(true)}>
+      <Button mt={8} mb={16} onClick={() => setOpen(true)}>
         Make it a version
       </Button>
       {open && (
