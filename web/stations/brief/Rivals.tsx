@@ -1,14 +1,24 @@
 'use client';
 import { BRIEF } from '../../parts/paths';
 import { DocTable } from '../../parts/table';
+import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
 const BETTER = [
   { value: 'more', label: 'more is better' },
   { value: 'less', label: 'less is better' },
 ] as const;
 
+/** `best`, or with the first number that is free. */
+function newName(names: readonly string[]): string {
+  for (let i = 1; ; i++) {
+    const name = i === 1 ? 'best' : `best${i}`;
+    if (!names.includes(name)) return name;
+  }
+}
+
 /** Figures of the field that a formula may name, with what of ours each is the best of. */
 export function Rivals() {
+  const names = useWorkspace((w) => w.content.document.brief.rivals);
   return (
     <section className="block">
       <h2>
@@ -19,7 +29,7 @@ export function Rivals() {
         path={`${BRIEF}.rivals`}
         caption="Best of the field"
         addLabel="Add a figure"
-        newRow={() => ({ name: `best${Date.now() % 10000}`, low: 1, likely: 1, high: 1, note: '' })}
+        newRow={() => ({ name: newName(names.map((r) => r.name)), low: 1, likely: 1, high: 1, note: '' })}
         columns={[
           { key: 'name', label: 'Name', cell: { type: 'text' }, width: 104 },
           { key: 'low', label: 'Low', cell: { type: 'quantity' }, width: 60 },
