@@ -20,11 +20,11 @@ const importsOf = (file: string): string[] =>
 
 /** What each package may import of the others. */
 const ALLOWED: Record<string, RegExp> = {
-  core: /^(zod|ml-matrix|suncalc|mathjs\/number)$/,
+  core: /^(zod|ml-matrix|suncalc|fast-deep-equal|mathjs\/number)$/,
   formats:
     /^(zod|papaparse|yauzl|clipper-lib|jspdf|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
   devices: /^(node:net|@skiametra\/core\/\w+)$/,
-  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats(?:\/zip)?|devices(?:\/stand)?))$/,
+  cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats(?:\/(?:zip|log))?|devices(?:\/stand)?))$/,
 };
 
 export function wrongArrows(pkg: string, list: { file: string; imports: string[] }[]): string[] {

@@ -40,7 +40,7 @@ export async function newProject(page: Page, name: string, from = 'plain'): Prom
   await page.getByLabel('Begin from').selectOption(from);
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page).toHaveURL(/\/versions\/\d+\/brief/);
-  await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 });
+  await expect(page.locator('.strip')).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
   return page.url().replace(/\/brief$/, '');
 }
 

@@ -34,11 +34,11 @@ import type { ReadCurve, ReadQuantity } from './quantity';
 import type { Step } from './step';
 
 const PARTS = [
-  // the day, the shape, the masses
+  // the day, the masses, the shape
   AIR_PART,
+  BALANCE_PART,
   SECTIONS_PART,
   SHAPE_PART,
-  BALANCE_PART,
   // the flow about it, and the scale of speeds
   LATTICE_PART,
   STABILITY_PART,
