@@ -25,6 +25,7 @@ import { SECTION_OPTIONS, sectionCommand } from './section';
 import { SPAR_OPTIONS, sparCommand } from './spar';
 import { hoverCommand } from './hover';
 import { dropCommand, MISSION_OPTIONS, missionCommand } from './mission';
+import { REDUCE_OPTIONS, reduceCommand } from './reduce';
 import { structureCommand } from './structure';
 import { projectText } from './projectText';
 import { sweepCommand, TRADE_OPTIONS, worthCommand } from './trade';
@@ -51,6 +52,9 @@ skia rubber FILE | --width-mm W --strands N --length-mm L [--wound 0.9] [--back-
 skia stand [--port N]                    the simulated thrust stand on a local socket, until Ctrl+C
 skia log FILE [--state NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
+skia reduce LOG [--mass KG] [--wing-area M2] [--map CHANNEL=COLUMN[:UNIT],…]
+                                         a log of a table to numbers, one JSON line each: segments, results with their
+                                         spread, what was wrong with it; columns are told by name, or named by --map
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DEG] [--inviscid [--cp]]
              [--amplification 9] [--trip-top X] [--trip-bottom X]
                                          lift, drag and moment of a section: naca2412, naca2412-63, naca23012, flatplate, or a .dat file
@@ -183,6 +187,7 @@ function parsed(args: string[]) {
       ...LAUNCH_OPTIONS,
       ...MISSION_OPTIONS,
       ...TRADE_OPTIONS,
+      ...REDUCE_OPTIONS,
       case: { type: 'string' },
       port: { type: 'string' },
       state: { type: 'string' },
@@ -244,6 +249,10 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
   async spar({ operand, values, json }) {
     noOperand(operand, 'sizes are options.');
     json(await sparCommand(values));
+  },
+  async reduce({ operand, values, out }) {
+    if (operand === undefined) throw new UsageError('Name a log: skia reduce LOG.');
+    await reduceCommand(operand, values, (v) => out.write(`${JSON.stringify(v)}\n`));
   },
   async hover(asked) {
     const { doc, state } = await opened('hover', asked);

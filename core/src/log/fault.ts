@@ -1,0 +1,24 @@
+/** Faults of a log: what kind, where, how many; each has a name by which it is taken back. */
+import type { ChannelId } from './channels';
+
+const FAULT_KINDS = ['duplicates', 'disorder', 'jumps', 'gaps', 'spikes', 'frozen', 'empty'] as const;
+export type FaultKind = (typeof FAULT_KINDS)[number];
+
+export interface Fault {
+  readonly kind: FaultKind;
+  readonly channel: ChannelId | 'position' | null;
+  /** [s] */ readonly from: number;
+  readonly to: number;
+  /** rows, or cells of its channel */ readonly count: number;
+}
+
+/** By which a fault is taken back. */
+export const faultId = (f: Pick<Fault, 'kind' | 'channel' | 'from'>): string =>
+  `${f.kind} ${f.channel ?? ''} ${f.from.toFixed(3)}`;
+
+/** How often each was found. */
+export function faultCounts(faults: readonly Fault[]): Record<FaultKind, number> {
+  const out = Object.fromEntries(FAULT_KINDS.map((k) => [k, 0])) as Record<FaultKind, number>;
+  for (const f of faults) out[f.kind] += f.count;
+  return out;
+}

@@ -1,0 +1,49 @@
+/** Slope of a quantity over time within a segment, robust, with its spread. */
+import { fitRobust } from '../numeric';
+import type { Segment } from './phases';
+
+export interface Slope {
+  /** per second */ readonly slope: number;
+  readonly sigma: number;
+  /** at the middle of the segment */ readonly middle: number;
+  readonly count: number;
+}
+
+/** Rows of a segment that hold a value. */
+export function rowsIn(
+  t: Float64Array,
+  v: Float64Array,
+  { from, to }: Pick<Segment, 'from' | 'to'>,
+): number[] {
+  const out: number[] = [];
+  for (let i = 0; i < t.length; i++) if (t[i] >= from && t[i] <= to && Number.isFinite(v[i])) out.push(i);
+  return out;
+}
+
+/** @returns null with fewer than five rows */
+export function slopeIn(t: Float64Array, v: Float64Array, span: Pick<Segment, 'from' | 'to'>): Slope | null {
+  const rows = rowsIn(t, v, span),
+    at = 0.5 * (span.from + span.to);
+  if (rows.length < 5) return null;
+  const fit = fitRobust(
+    {
+      count: rows.length,
+      size: 2,
+      inTime: true,
+      residuals: ([a, b], r, J) =>
+        rows.forEach((i, k) => {
+          r[k] = a + b * (t[i] - at) - v[i];
+          J[2 * k] = 1;
+          J[2 * k + 1] = t[i] - at;
+        }),
+    },
+    [v[rows[rows.length >> 1]], 0],
+  );
+  if (fit.status !== 'ok') return null;
+  return {
+    slope: fit.x[1],
+    sigma: Math.sqrt(fit.covariance[1][1]),
+    middle: fit.x[0],
+    count: rows.length,
+  };
+}

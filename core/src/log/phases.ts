@@ -1,0 +1,153 @@
+/** Parts of a flight told from how it moved: in the air, climbing, gliding, level. Bounds are common practice, no source. */
+import type { FlightLog } from './channels';
+import { valuesAt, type Motion } from './motion';
+
+type SegmentKind = 'flight' | 'climb' | 'glide' | 'level' | 'stall';
+
+export interface Segment {
+  readonly name: string;
+  readonly kind: SegmentKind;
+  /** [s] */ readonly from: number;
+  readonly to: number;
+}
+
+/** Faster over ground [m/s] or higher over the start [m] than anything that is not flying. */
+const FLIES = 4,
+  HIGH = 2;
+/** Shorter in the air is a hop or a fault [s]. */
+const LEAST_FLIGHT = 2;
+/** Stretches of rows that fail for no longer than this hang together [s]. */
+const BRIDGED = 0.8;
+
+interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Stretches of time in which something holds, short lapses bridged, short stretches left out. */
+function stretches(t: Float64Array, holds: (i: number) => boolean, least: number, bridged = BRIDGED): Span[] {
+  const out: { from: number; to: number }[] = [];
+  for (let i = 0; i < t.length; i++) {
+    if (!holds(i)) continue;
+    const last = out.at(-1);
+    if (last && t[i] - last.to <= bridged) last.to = t[i];
+    else out.push({ from: t[i], to: t[i] });
+  }
+  return out.filter((s) => s.to - s.from >= least);
+}
+
+/** Height of the start: the middle of what the log shows before it moves, else the least. */
+export function startHeight({ t, height, east, north }: Motion): number {
+  const still: number[] = [];
+  for (let i = 0; i < t.length && t[i] - t[0] < 60; i++) {
+    const v = Math.hypot(east[i], north[i]);
+    if (v > FLIES) break;
+    if (Number.isFinite(height[i])) still.push(height[i]);
+  }
+  if (still.length >= 5) return still.sort((a, b) => a - b)[still.length >> 1];
+  return height.reduce((a, v) => (v < a ? v : a), Infinity);
+}
+
+/** Whether it flies at each fix; where nothing is known it goes on as it was. */
+function flying(m: Motion): Uint8Array {
+  const ground = startHeight(m),
+    known = Number.isFinite(ground),
+    out = new Uint8Array(m.t.length);
+  for (let i = 0; i < out.length; i++) {
+    const speed = Math.hypot(m.east[i], m.north[i]),
+      high = known && Number.isFinite(m.height[i]);
+    if (high) out[i] = m.height[i] > ground + HIGH ? 1 : 0;
+    else if (Number.isFinite(speed)) out[i] = speed > FLIES ? 1 : 0;
+    else out[i] = i > 0 ? out[i - 1] : 0;
+  }
+  return out;
+}
+
+/** Lapses of the log that a flight goes on through [s]: what comes after is in the air still. */
+const THROUGH = 3;
+
+/** In the air, from the first to the last time. */
+function airborne(m: Motion): Span[] {
+  const flies = flying(m);
+  const spans = stretches(m.t, (i) => flies[i] === 1, LEAST_FLIGHT, THROUGH);
+  // a gap or a frozen fix shows no ground: before and behind it is one flight
+  return spans.reduce<{ from: number; to: number }[]>((all, s) => {
+    const last = all.at(-1),
+      grounded = last && m.t.some((t, i) => t > last.to && t < s.from && flies[i] === 0);
+    if (last && !grounded) last.to = s.to;
+    else all.push({ ...s });
+    return all;
+  }, []);
+}
+
+/** Power below this share of the most that was flown with is idling. */
+const IDLE = 0.06;
+
+/** Whether the motor pulls at each fix; null where the log says nothing of it. */
+function motorOn(log: FlightLog, m: Motion): ((i: number) => boolean) | null {
+  const { channels } = log;
+  const id = channels.amps ? 'amps' : channels.power ? 'power' : channels.throttle ? 'throttle' : null;
+  if (!id) return null;
+  const now = valuesAt(log, id, m.t),
+    // a few readings may be wild
+    sorted = now.filter(Number.isFinite).sort(),
+    most = sorted[Math.floor(0.98 * (sorted.length - 1))] ?? 0;
+  return most > 0 ? (i) => now[i] > IDLE * most : () => false;
+}
+
+/** Mean of a column over so many seconds to both sides; NaN where little is known. */
+export function smoothed(t: Float64Array, v: Float64Array, half: number): Float64Array {
+  const out = new Float64Array(v.length);
+  let a = 0,
+    b = 0,
+    sum = 0,
+    n = 0;
+  for (let i = 0; i < t.length; i++) {
+    for (; b < t.length && t[b] <= t[i] + half; b++)
+      if (Number.isFinite(v[b])) {
+        sum += v[b];
+        n++;
+      }
+    for (; t[a] < t[i] - half; a++)
+      if (Number.isFinite(v[a])) {
+        sum -= v[a];
+        n--;
+      }
+    out[i] = n > 0 ? sum / n : NaN;
+  }
+  return out;
+}
+
+const within = (spans: readonly Span[], t: number) => spans.some((s) => t >= s.from && t <= s.to);
+
+/** Steady: it climbs or sinks by more than this [m/s], for so long [s]. */
+const CLIMBS = 0.7,
+  CLIMB_SHARE = 0.45,
+  SINKS = 0.2,
+  LEAST_CLIMB = 4,
+  LEAST_GLIDE = 5,
+  LEAST_LEVEL = 5,
+  LEVEL = 0.8;
+
+const numbered = (kind: SegmentKind, spans: readonly Span[]): Segment[] =>
+  spans.map((s, i) => ({ kind, name: spans.length > 1 ? `${kind} ${i + 1}` : kind, ...s }));
+
+/** Segments of a log, by kind and then by time. */
+export function segmentsOf(log: FlightLog, m: Motion): Segment[] {
+  const air = airborne(m),
+    pulls = motorOn(log, m),
+    climb = smoothed(m.t, m.climb, 1),
+    inAir = (i: number) => within(air, m.t[i]);
+  const best = climb.filter((v, i) => inAir(i) && Number.isFinite(v)).sort(),
+    most = best[Math.floor(0.95 * (best.length - 1))] ?? 0;
+  const climbs = (i: number) =>
+    inAir(i) && climb[i] > Math.max(CLIMBS, CLIMB_SHARE * most) && (pulls === null || pulls(i));
+  const glides = (i: number) => inAir(i) && climb[i] < -SINKS && !(pulls?.(i) ?? false);
+  const level = (i: number) => inAir(i) && !(Math.abs(climb[i]) > LEVEL) && (pulls === null || pulls(i));
+  return [
+    ...numbered('flight', air),
+    ...numbered('climb', stretches(m.t, climbs, LEAST_CLIMB)),
+    ...numbered('level', stretches(m.t, level, LEAST_LEVEL)),
+    ...numbered('glide', stretches(m.t, glides, LEAST_GLIDE)),
+  ];
+}

@@ -1,0 +1,109 @@
+/** Values that leap away and come back within a few rows: no aircraft moves so. */
+import { CHANNELS, CHANNEL_IDS, type ChannelId, type FlightLog } from './channels';
+import type { Spoilt } from './fixes';
+
+/** Longest spike [rows], and times the usual step of a channel that is taken for a leap. */
+const ROWS = 5,
+  TIMES = 8;
+/** Share of the leap that may be left when it has come back. */
+const BACK = 0.5;
+
+interface Watched {
+  readonly channels: readonly ChannelId[];
+  readonly name: ChannelId | 'position';
+  /** a step of this size is no leap, whatever the time between: what noise does */ readonly least: number;
+  /** nor is one that this rate makes [per s] */ readonly rate: number;
+}
+
+/** What peaks in earnest, as amps and loads do, is not watched. */
+const WATCHED: readonly Watched[] = [
+  { channels: ['east', 'north'], name: 'position', least: 8, rate: 60 },
+  { channels: ['height'], name: 'height', least: 6, rate: 30 },
+  { channels: ['pressureHeight'], name: 'pressureHeight', least: 4, rate: 30 },
+  { channels: ['groundSpeed'], name: 'groundSpeed', least: 5, rate: 40 },
+  { channels: ['airspeed'], name: 'airspeed', least: 5, rate: 40 },
+  { channels: ['volts'], name: 'volts', least: 3, rate: 0 },
+  { channels: ['temperature'], name: 'temperature', least: 15, rate: 0 },
+];
+
+type Columns = readonly Float64Array[];
+
+const stepSize = (of: Columns, i: number, j: number): number =>
+  of.length === 1 ? Math.abs(of[0][j] - of[0][i]) : Math.hypot(of[0][j] - of[0][i], of[1][j] - of[1][i]);
+
+/** Rows that hold a value, in order. */
+function filled(of: Columns): Int32Array {
+  const out = new Int32Array(of[0].length);
+  let n = 0;
+  for (let i = 0; i < out.length; i++) if (of.every((c) => Number.isFinite(c[i]))) out[n++] = i;
+  return out.subarray(0, n);
+}
+
+/** What a row may move by in a time: noise, the rate that can be flown, or so many usual steps. */
+function allowance(of: Columns, rows: Int32Array, { least, rate }: Watched): (seconds: number) => number {
+  const sizes = Float64Array.from({ length: Math.max(0, rows.length - 1) }, (_, k) =>
+    stepSize(of, rows[k], rows[k + 1]),
+  ).sort();
+  const usual = sizes.length > 0 ? sizes[Math.floor(0.9 * (sizes.length - 1))] : 0;
+  return (seconds) => Math.max(least, Math.min(TIMES * usual, 4 * least)) + rate * seconds;
+}
+
+/** Runs of rows between a leap away and one back. */
+function leaps(t: Float64Array, of: Columns, rows: Int32Array, may: (seconds: number) => number): number[][] {
+  const out: number[][] = [];
+  for (let k = 1; k < rows.length; k++) {
+    const from = rows[k - 1];
+    const leap = stepSize(of, from, rows[k]);
+    if (leap <= may(t[rows[k]] - t[from])) continue;
+    for (let back = k + 1; back <= Math.min(k + ROWS, rows.length - 1); back++) {
+      const left = stepSize(of, from, rows[back]);
+      // what stays away was a step, whatever the time allows
+      if (left > BACK * leap || left > may(t[rows[back]] - t[from])) continue;
+      out.push([...rows.subarray(k, back)]);
+      k = back;
+      break;
+    }
+  }
+  return out;
+}
+
+/** Cells that no aircraft gives: outside of what a channel may hold. */
+function outside({ t, channels }: FlightLog): Spoilt[] {
+  return CHANNEL_IDS.flatMap((id) => {
+    const of = channels[id],
+      { least, most } = CHANNELS[id];
+    if (!of) return [];
+    const rows: number[] = [];
+    of.forEach((v, i) => {
+      if (v < least || v > most) rows.push(i);
+    });
+    if (rows.length === 0) return [];
+    const [from, to] = [t[rows[0]], t[rows.at(-1)!]];
+    return [
+      { fault: { kind: 'spikes' as const, channel: id, from, to, count: rows.length }, channels: [id], rows },
+    ];
+  });
+}
+
+/** Each leap away and back, and whatever lies outside of what its channel may hold. */
+export function spikesOf(log: FlightLog): Spoilt[] {
+  const wild = outside(log);
+  const inside = WATCHED.flatMap((w): Spoilt[] => {
+    const of = w.channels.map((id) => log.channels[id]);
+    if (!of.every((c) => c !== undefined)) return [];
+    const rows = filled(of),
+      found = leaps(log.t, of, rows, allowance(of, rows, w));
+    return found.map((run) => ({
+      fault: {
+        kind: 'spikes',
+        channel: w.name,
+        from: log.t[run[0]],
+        to: log.t[run.at(-1)!],
+        count: run.length,
+      },
+      channels: w.channels,
+      rows: run,
+    }));
+  });
+  return [...wild, ...inside];
+}

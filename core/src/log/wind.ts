@@ -1,0 +1,103 @@
+/**
+ * Wind and airspeed from ground velocities: the circle that lies about them, its centre the wind, its radius the airspeed or
+ * an airspeed sensor's reading times its factor. Headings all round or opposite; laps are not needed. Started from Kasa's
+ * circle (IEEE Transactions on Instrumentation and Measurement 25, 1976), then robust on what is truly missed.
+ */
+import { fitRobust, solveDense } from '../numeric';
+
+export interface WindFit {
+  /** towards which it blows [m/s] */ readonly east: number;
+  readonly north: number;
+  /** [m/s] */ readonly airspeed: number;
+  /** by which the sensor's reading is to be multiplied; null without one */ readonly factor: number | null;
+  /** standard deviations of the four */ readonly sigma: {
+    readonly east: number;
+    readonly north: number;
+    readonly airspeed: number;
+    readonly factor: number | null;
+  };
+  /** covariance of east and north [m2/s2] */ readonly mixed: number;
+  readonly count: number;
+}
+
+interface Points {
+  /** over ground [m/s] */ readonly east: Float64Array;
+  readonly north: Float64Array;
+  /** of the airspeed sensor at the same times [m/s] */ readonly sensor: Float64Array | null;
+}
+
+const FEWEST = 12;
+/** Mean of the unit vectors of all headings: above it they do not lie all round, nor opposite. */
+const ONE_WAY = 0.85;
+
+/** How far the headings lie together: 1 for one heading, 0 all round. */
+function oneSided({ east, north }: Points): number {
+  let x = 0,
+    y = 0;
+  for (let i = 0; i < east.length; i++) {
+    const v = Math.hypot(east[i], north[i]) || 1;
+    x += east[i] / v;
+    y += north[i] / v;
+  }
+  return Math.hypot(x, y) / east.length;
+}
+
+/** Circle that minimises the sum of (|v|^2 - 2 v.w - c)^2: closed form. @returns centre and radius */
+export function kasaCircle({ east, north }: Pick<Points, 'east' | 'north'>): [number, number, number] {
+  const A = [new Float64Array(3), new Float64Array(3), new Float64Array(3)],
+    b = new Float64Array(3);
+  for (let i = 0; i < east.length; i++) {
+    const row = [2 * east[i], 2 * north[i], 1],
+      right = east[i] ** 2 + north[i] ** 2;
+    for (let p = 0; p < 3; p++) {
+      b[p] += row[p] * right;
+      for (let q = 0; q < 3; q++) A[p][q] += row[p] * row[q];
+    }
+  }
+  const [x, y, c] = solveDense(A, b);
+  return [x, y, Math.sqrt(Math.max(0, c + x * x + y * y))];
+}
+
+const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
+
+/** @returns null where points are too few or headings do not tell wind from airspeed */
+export function fitWind(points: Points): WindFit | null {
+  const { east, north, sensor } = points,
+    count = east.length;
+  if (count < FEWEST || oneSided(points) > ONE_WAY) return null;
+  const [x, y, radius] = kasaCircle(points),
+    middle = sensor ? meanOf(sensor) : 1;
+  if (!(radius > 0) || !(middle > 0)) return null;
+  const fit = fitRobust(
+    {
+      count,
+      size: 3,
+      inTime: true,
+      residuals: ([we, wn, k], r, J) => {
+        for (let i = 0; i < count; i++) {
+          const dx = east[i] - we,
+            dy = north[i] - wn,
+            v = Math.sqrt(dx * dx + dy * dy) || 1e-9,
+            by = sensor ? sensor[i] : 1;
+          r[i] = v - k * by;
+          J[3 * i] = -dx / v;
+          J[3 * i + 1] = -dy / v;
+          J[3 * i + 2] = -by;
+        }
+      },
+    },
+    [x, y, radius / middle],
+  );
+  if (fit.status !== 'ok') return null;
+  const [we, wn, k] = fit.x,
+    sd = (p: number) => Math.sqrt(fit.covariance[p][p]);
+  return {
+    east: we,
+    north: wn,
+    airspeed: k * middle,
+    factor: sensor ? k : null,
+    sigma: { east: sd(0), north: sd(1), airspeed: sd(2) * middle, factor: sensor ? sd(2) : null },
+    mixed: fit.covariance[0][1],
+    count,
+  };
+}
