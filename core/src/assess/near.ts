@@ -47,7 +47,11 @@ export class Near {
   }
 
   private needHolds(step: Step, need: Step, at: string): boolean {
-    if (step.scope === 'state' || need.scope === 'all') return this.holds(need, this.mine.placeOf(need, at));
+    if (step.scope === 'state' || need.scope === 'all') {
+      const place = this.mine.placeOf(need, at);
+      // a state that now flies as another one did asks for that one's
+      return this.run.placeOf(need, at) === place && this.holds(need, place);
+    }
     if (!this.sameStates) return false;
     for (const s of this.mine.states.keys()) if (!this.holds(need, s)) return false;
     return true;

@@ -39,6 +39,28 @@ describe('a step of every input', () => {
     alone.family = null;
     expect(of(doc, near)).toEqual(of(doc, alone));
   });
+  it('two states that change their flaps for each other’s', () => {
+    const doc = bitternDocument(),
+      { states } = doc.design,
+      [a, b] = states.filter((s) => s.id !== 'ferry').slice(0, 2);
+    const flaps = (angle: number) => [{ surface: 'wing', control: 'aileron', angle }];
+    const withFlaps = (of: Record<string, number>): DesignDocument => ({
+      ...doc,
+      design: {
+        ...doc.design,
+        states: states.map((s) => (of[s.id] === undefined ? s : { ...s, flaps: flaps(of[s.id]) })),
+      },
+    });
+    const cache = new StepCache(),
+      alone = new StepCache();
+    const wanted = [a, b].flatMap(({ id }) =>
+      ['stallSpeed', 'clMax', 'lapSpeed'].flatMap((q) => readRef(`${q}@${id}`) ?? []),
+    );
+    const before = evaluate(withFlaps({ [a.id]: 0.05, [b.id]: 0.2 }), wanted, cache);
+    const swapped = withFlaps({ [a.id]: 0.2, [b.id]: 0.05 });
+    expect(evaluate(swapped, wanted, cache)).toEqual(evaluate(swapped, wanted, alone));
+    expect(evaluate(swapped, wanted, alone)).not.toEqual(before);
+  });
   it('a document of another family takes its place', () => {
     const cache = new StepCache(),
       { design } = gnatDocument();
