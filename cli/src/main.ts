@@ -53,7 +53,7 @@ skia stand [--port N]                    the simulated thrust stand on a local s
 skia log FILE [--state NAME] [--laps N] [--seed N]
                                          a flight of that design as the simulated GPS logger writes it (CSV)
 skia reduce LOG [--mass KG] [--wing-area M2] [--map CHANNEL=COLUMN[:UNIT],…]
-                                         a log of a table to numbers, one JSON line each: segments, results with their
+                                         a log to numbers, a table of any make, GPX or IGC: one JSON line each, segments, results with their
                                          spread, what was wrong with it; columns are told by name, or named by --map
 skia section --airfoil NAME_OR_FILE --re N --alpha=FROM:TO:STEP [--flap HINGE,DEG] [--inviscid [--cp]]
              [--amplification 9] [--trip-top X] [--trip-bottom X]

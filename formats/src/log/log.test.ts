@@ -32,8 +32,8 @@ describe('odd tables', () => {
   it.each(['utf8', 'latin1'] as const)(
     'semicolons, decimal commas, feet, knots, ten lines before, %s',
     async (coding) => {
-      const { log, mapping } = await read(GERMAN, coding);
-      expect(Object.values(mapping).map((u) => u.as)).toEqual([
+      const { log, table } = await read(GERMAN, coding);
+      expect(Object.values(table!.mapping).map((u) => u.as)).toEqual([
         ...['time', 'lat', 'lon', 'height', 'groundSpeed', 'volts'],
       ]);
       [0, 0.2, 0.4, 0.6].forEach((t, i) => expect(log.t[i]).toBeCloseTo(t, 9));
@@ -45,13 +45,13 @@ describe('odd tables', () => {
     },
   );
   it('tabs, a line of units, milliseconds, millivolts and g', async () => {
-    const { log, mapping } = await read(
+    const { log, table } = await read(
       'millis\tAltBaro\tAccZ\tVBat\tThrottle\tmode\n(ms)\t(m)\t(g)\t(mV)\t(us)\t\n' +
         [0, 50, 100, 150]
           .map((t) => `${t}\t12.${t}\t1.0${t / 50}\t16${t + 100}\t1500\t${t < 100 ? 'a' : 'b'}`)
           .join('\n'),
     );
-    expect(Object.values(mapping).map((u) => u.as)).toEqual([
+    expect(Object.values(table!.mapping).map((u) => u.as)).toEqual([
       ...['time', 'pressureHeight', 'az', 'volts', 'throttle', 'event'],
     ]);
     expect([...log.t]).toEqual([0, 0.05, 0.1, 0.15].map((v) => expect.closeTo(v, 9)));
