@@ -36,16 +36,22 @@ function stretches(t: Float64Array, holds: (i: number) => boolean, least: number
   return out.filter((s) => s.to - s.from >= least);
 }
 
-/** Height of the start: the middle of what the log shows before it moves, else the least. */
-export function startHeight({ t, height, east, north }: Motion): number {
-  const still: number[] = [];
-  for (let i = 0; i < t.length && t[i] - t[0] < 60; i++) {
-    const v = Math.hypot(east[i], north[i]);
-    if (v > FLIES) break;
+/** Middle height of what stands still, from one end of the log inward; NaN where it flies there already. */
+function heightAtRest({ t, height, east, north }: Motion, backward: boolean): number {
+  const still: number[] = [],
+    n = t.length;
+  for (let k = 0; k < n; k++) {
+    const i = backward ? n - 1 - k : k;
+    if (Math.abs(t[i] - t[backward ? n - 1 : 0]) > 60 || Math.hypot(east[i], north[i]) > FLIES) break;
     if (Number.isFinite(height[i])) still.push(height[i]);
   }
-  if (still.length >= 5) return still.sort((a, b) => a - b)[still.length >> 1];
-  return height.reduce((a, v) => (v < a ? v : a), Infinity);
+  return still.length >= 5 ? still.sort((a, b) => a - b)[still.length >> 1] : NaN;
+}
+
+/** Height of the start, else of where it came down; NaN where the log never shows the ground. */
+export function startHeight(m: Motion): number {
+  const first = heightAtRest(m, false);
+  return Number.isFinite(first) ? first : heightAtRest(m, true);
 }
 
 /** Whether it flies at each fix; where nothing is known it goes on as it was. */
@@ -66,18 +72,24 @@ function flying(m: Motion): Uint8Array {
 /** Lapses of the log that a flight goes on through [s]: what comes after is in the air still. */
 const THROUGH = 3;
 
-/** In the air, from the first to the last time. */
+/**
+ * In the air, from the first to the last time. A gap or a frozen fix shows no ground: before and behind it is one flight.
+ */
 function airborne(m: Motion): Span[] {
-  const flies = flying(m);
-  const spans = stretches(m.t, (i) => flies[i] === 1, LEAST_FLIGHT, THROUGH);
-  // a gap or a frozen fix shows no ground: before and behind it is one flight
-  return spans.reduce<{ from: number; to: number }[]>((all, s) => {
-    const last = all.at(-1),
-      grounded = last && m.t.some((t, i) => t > last.to && t < s.from && flies[i] === 0);
-    if (last && !grounded) last.to = s.to;
-    else all.push({ ...s });
-    return all;
-  }, []);
+  const flies = flying(m),
+    out: { from: number; to: number }[] = [];
+  let grounded = true;
+  for (let i = 0; i < flies.length; i++) {
+    const last = out.at(-1);
+    if (flies[i] === 0) {
+      if (last && m.t[i] - last.to > THROUGH) grounded = true;
+    } else if (last && !grounded) last.to = m.t[i];
+    else {
+      out.push({ from: m.t[i], to: m.t[i] });
+      grounded = false;
+    }
+  }
+  return out.filter((s) => s.to - s.from >= LEAST_FLIGHT);
 }
 
 /** Power below this share of the most that was flown with is idling. */

@@ -4,7 +4,7 @@
  */
 import type { AirData } from './airData';
 import type { Motion } from './motion';
-import { smoothed, type Segment } from './phases';
+import { smoothed, startHeight, type Segment } from './phases';
 import type { LogResult } from './result';
 import type { ReduceTask } from './task';
 
@@ -12,6 +12,8 @@ import type { ReduceTask } from './task';
 const SLOW = 0.8,
   BREAKS = 1.2,
   WITHIN = 2.5;
+/** Nobody stalls on purpose lower than this over the start [m]. */
+const LOW = 10;
 /** Two stalls are at least so far apart [s]. */
 const APART = 4;
 
@@ -30,8 +32,14 @@ function sinkAfter({ t }: Motion, climb: Float64Array, i: number): number {
 }
 
 function stallsIn(m: Motion, speed: Float64Array, climb: Float64Array, flight: Segment): Stall[] {
+  const low = startHeight(m) + LOW;
   const rows = [...m.t.keys()].filter(
-    (i) => m.t[i] >= flight.from + 2 && m.t[i] <= flight.to - 2 && Number.isFinite(speed[i]),
+    (i) =>
+      m.t[i] >= flight.from + 2 &&
+      m.t[i] <= flight.to - 2 &&
+      Number.isFinite(speed[i]) &&
+      // near the ground a landing looks the same
+      !(m.height[i] < low),
   );
   const usual = middleOf(rows.map((i) => speed[i])),
     out: Stall[] = [];
