@@ -1,6 +1,7 @@
 /** Airspeed at every fix: of the sensor with its factor, else the ground velocity less the wind. */
 import { fitWind, type WindFit } from './wind';
 import type { FlightLog } from './channels';
+import { thinned } from './lines';
 import { valuesAt, type Motion } from './motion';
 import type { Segment } from './phases';
 
@@ -22,7 +23,8 @@ function pointsIn(m: Motion, sensor: Float64Array | null, { from, to }: Segment)
       (!sensor || sensor[i] > 0)
     )
       rows.push(i);
-  const take = (of: Float64Array) => Float64Array.from(rows, (i) => of[i]);
+  const some = thinned(rows),
+    take = (of: Float64Array) => Float64Array.from(some, (i) => of[i]);
   return { east: take(m.east), north: take(m.north), sensor: sensor && take(sensor) };
 }
 

@@ -20,9 +20,18 @@ export function rowsIn(
   return out;
 }
 
+/** More rows than these make a fit slower and hardly better known: neighbours say the same. */
+const ENOUGH = 5000;
+
+/** Every so many rows of a long list. */
+export function thinned(rows: readonly number[]): readonly number[] {
+  const every = Math.ceil(rows.length / ENOUGH);
+  return every > 1 ? rows.filter((_, k) => k % every === 0) : rows;
+}
+
 /** @returns null with fewer than five rows */
 export function slopeIn(t: Float64Array, v: Float64Array, span: Pick<Segment, 'from' | 'to'>): Slope | null {
-  const rows = rowsIn(t, v, span),
+  const rows = thinned(rowsIn(t, v, span)),
     at = 0.5 * (span.from + span.to);
   if (rows.length < 5) return null;
   const fit = fitRobust(
