@@ -1,4 +1,4 @@
-/** Faults of a log: what kind, where, how many; each has a name by which it is taken back. */
+/** Faults of a log: what kind, where, how many; jumps, spikes and frozen fixes are taken back by their names. */
 import type { ChannelId } from './channels';
 
 const FAULT_KINDS = ['duplicates', 'disorder', 'jumps', 'gaps', 'spikes', 'frozen', 'empty'] as const;
@@ -12,7 +12,7 @@ export interface Fault {
   /** rows, or cells of its channel */ readonly count: number;
 }
 
-/** By which a fault is taken back. */
+/** By which a jump, a spike or a frozen fix is taken back; order, repeats, gaps and empty cells are as they are. */
 export const faultId = (f: Pick<Fault, 'kind' | 'channel' | 'from'>): string =>
   `${f.kind} ${f.channel ?? ''} ${f.from.toFixed(3)}`;
 

@@ -87,7 +87,8 @@ export function powerResult({ log, segments, flown: { mass } }: ReduceTask): Log
     rows = rowsIn(log.t, slow, { from: by.from - 10, to: by.to });
   const most = rows.reduce((a, i) => Math.max(a, slow[i]), -Infinity);
   if (!(most > 0)) return [];
-  const method = 'most of three seconds, volts under load times amps, sensor 3 %';
+  const what = log.channels.volts && log.channels.amps ? 'volts under load times amps' : 'power as logged',
+    method = `most of three seconds, ${what}, sensor 3 %`;
   return [
     {
       id: 'powerToWeight',

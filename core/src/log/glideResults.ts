@@ -7,7 +7,10 @@ import type { LogResult } from './result';
 import { densityOf, type ReduceTask } from './task';
 
 /** A steady glide: the height's slope with what the speed gains put back. */
-function glidePoint({ motion: m, air }: ReduceTask, s: Segment): (GlidePoint & { count: number }) | null {
+function glidePoint(
+  { motion: m, air }: ReduceTask,
+  s: Segment,
+): (GlidePoint & { count: number; name: string }) | null {
   const v = smoothed(m.t, air.airspeed, 0.5),
     total = m.height.map((h, i) => h + (v[i] * v[i]) / (2 * G0)),
     fit = slopeIn(m.t, total, s),
@@ -18,7 +21,7 @@ function glidePoint({ motion: m, air }: ReduceTask, s: Segment): (GlidePoint & {
   if (!(fit.slope < 0)) return null;
   // drag over weight is sink over speed: a speed that is missed counts too
   const sigma = Math.hypot(fit.sigma, (-fit.slope * missed) / speed);
-  return { speed, sink: -fit.slope, sigma, count: fit.count };
+  return { speed, sink: -fit.slope, sigma, count: fit.count, name: s.name };
 }
 
 /** Weighted mean, widened where its parts differ by more than they say. */
@@ -35,7 +38,7 @@ export function glideResults(task: ReduceTask): LogResult[] {
     points = glides.flatMap((s) => glidePoint(task, s) ?? []);
   if (points.length === 0) return [];
   const count = points.reduce((s, p) => s + p.count, 0),
-    segment = points.length === 1 ? glides[0].name : `${points.length} glides`;
+    segment = points.length === 1 ? points[0].name : `${points.length} glides`;
   const { mass, area } = task.flown,
     polar = mass && area ? glidePolar({ points, mass, area, density: densityOf(task) }) : null;
   const common = { segment, count };

@@ -7,3 +7,4 @@ export type { Fault, FaultKind } from './fault';
 export { reduceFlight } from './reduceFlight';
 export type { ReducedLog } from './reduceFlight';
 export type { LogResult, ResultId } from './result';
+export { kasaCircle, tellsWind } from './wind';

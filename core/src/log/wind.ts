@@ -30,8 +30,10 @@ const FEWEST = 12;
 /** Mean of the unit vectors of all headings: above it they do not lie all round, nor opposite. */
 const ONE_WAY = 0.85;
 
-/** How far the headings lie together: 1 for one heading, 0 all round. */
-function oneSided({ east, north }: Points): number {
+type Velocities = Pick<Points, 'east' | 'north'>;
+
+/** Whether headings lie all round or opposite, so that wind is told from airspeed. */
+export function tellsWind({ east, north }: Velocities): boolean {
   let x = 0,
     y = 0;
   for (let i = 0; i < east.length; i++) {
@@ -39,11 +41,11 @@ function oneSided({ east, north }: Points): number {
     x += east[i] / v;
     y += north[i] / v;
   }
-  return Math.hypot(x, y) / east.length;
+  return Math.hypot(x, y) / east.length <= ONE_WAY;
 }
 
 /** Circle that minimises the sum of (|v|^2 - 2 v.w - c)^2: closed form. @returns centre and radius */
-export function kasaCircle({ east, north }: Pick<Points, 'east' | 'north'>): [number, number, number] {
+export function kasaCircle({ east, north }: Velocities): [number, number, number] {
   const A = [new Float64Array(3), new Float64Array(3), new Float64Array(3)],
     b = new Float64Array(3);
   for (let i = 0; i < east.length; i++) {
@@ -64,7 +66,7 @@ const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
 export function fitWind(points: Points): WindFit | null {
   const { east, north, sensor } = points,
     count = east.length;
-  if (count < FEWEST || oneSided(points) > ONE_WAY) return null;
+  if (count < FEWEST || !tellsWind(points)) return null;
   const [x, y, radius] = kasaCircle(points),
     middle = sensor ? meanOf(sensor) : 1;
   if (!(radius > 0) || !(middle > 0)) return null;
