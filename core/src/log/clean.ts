@@ -1,5 +1,6 @@
 /**
- * What is wrong with a log, each fault found and counted, and what is put right beyond the order of rows can be taken back: rows out of order or twice,
+ * What is wrong with a log, each fault found and counted, and what is put right
+ * beyond the order of rows can be taken back: rows out of order or twice,
  * a clock that jumps, gaps, fixes that stand still while the aircraft flies, values that leap away and come back, empty cells.
  * Constants are common practice without a source; each says what it is held against.
  */

@@ -1,5 +1,6 @@
 /** Glides: each steady one a point of the polar; least sink, best glide, and what the drag is made of. */
 import { G0 } from '../air';
+import { weightedMean } from '../numeric';
 import { rowsIn, slopeIn } from './lines';
 import { smoothed, type Segment } from './phases';
 import { glidePolar, type GlidePoint } from './polar';
@@ -22,15 +23,6 @@ function glidePoint(
   // drag over weight is sink over speed: a speed that is missed counts too
   const sigma = Math.hypot(fit.sigma, (-fit.slope * missed) / speed);
   return { speed, sink: -fit.slope, sigma, count: fit.count, name: s.name };
-}
-
-/** Weighted mean, widened where its parts differ by more than they say. */
-function meanOf(parts: readonly { value: number; sigma: number }[]): { value: number; sigma: number } {
-  const w = parts.map((p) => p.sigma ** -2),
-    all = w.reduce((a, b) => a + b, 0),
-    value = parts.reduce((s, p, i) => s + w[i] * p.value, 0) / all;
-  const chi = parts.reduce((s, p, i) => s + w[i] * (p.value - value) ** 2, 0) / Math.max(1, parts.length - 1);
-  return { value, sigma: Math.sqrt(Math.max(1, chi) / all) };
 }
 
 export function glideResults(task: ReduceTask): LogResult[] {
@@ -59,8 +51,8 @@ export function glideResults(task: ReduceTask): LogResult[] {
       },
     ];
   }
-  const sink = meanOf(points.map((p) => ({ value: p.sink, sigma: p.sigma })));
-  const ratio = meanOf(
+  const sink = weightedMean(points.map((p) => ({ value: p.sink, sigma: p.sigma })));
+  const ratio = weightedMean(
     points.map((p) => {
       const value = Math.sqrt(Math.max(0, p.speed ** 2 - p.sink ** 2)) / p.sink;
       return { value, sigma: (value * p.sigma) / p.sink };

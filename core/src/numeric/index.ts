@@ -13,3 +13,4 @@ export type { RobustFit, RobustTask } from './robustFit';
 export { normalCdf } from './normal';
 export type { BayesUpdate } from './bayes';
 export { luInPlace, luSolveInPlace } from './dense';
+export { weightedMean } from './weightedMean';

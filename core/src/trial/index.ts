@@ -3,14 +3,7 @@ export type { CleanLog } from './cleanLog';
 export { fitWind } from './fitWind';
 export { reduceLog } from './reduceLog';
 export type { Reduced } from './reduceLog';
-export {
-  combine,
-  measurementsOf,
-  recordQuestions,
-  reduceRecord,
-  remeasured,
-  SIMULATED_LOG,
-} from './reduceRecord';
+export { measurementsOf, recordQuestions, reduceRecord, remeasured, SIMULATED_LOG } from './reduceRecord';
 export { stopLine } from './stopLine';
 export { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor } from './cautions';
 export type { Caution, CheckLine, Place } from './cautions';
@@ -27,3 +20,4 @@ export {
   proofOf,
   STOP_BEYOND,
 } from './loadTest';
+export { weightedMean as combine } from '../numeric';

@@ -146,17 +146,3 @@ export function recordQuestions(body: TestBody, ledger: Ledger): string[] {
   ];
 }
 const FAR = 2.5;
-
-/** Weighted mean of several measurements of one quantity; the spread between them widens the result. */
-export function combine(list: readonly Pick<Measurement, 'value' | 'sigma'>[]): {
-  value: number;
-  sigma: number;
-  count: number;
-} {
-  const w = list.map((m) => 1 / (m.sigma * m.sigma));
-  const total = w.reduce((s, x) => s + x, 0);
-  const value = list.reduce((s, m, i) => s + w[i] * m.value, 0) / total;
-  const chi =
-    list.length > 1 ? list.reduce((s, m, i) => s + w[i] * (m.value - value) ** 2, 0) / (list.length - 1) : 1;
-  return { value, sigma: Math.sqrt(Math.max(1, chi) / total), count: list.length };
-}
