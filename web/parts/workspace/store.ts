@@ -174,7 +174,13 @@ export function createWorkspace(
     const take = (next: Content, extra: Partial<Workspace>) => {
       const before = get().content;
       set({ content: next, loading: inView(before, next, get().loading), ...extra });
-      if (next.document !== before.document) assessNow(next);
+      if (next.document !== before.document) {
+        // what is asked is held against the numbers at once: the next edit is not blamed for this one
+        const { ledger } = get(),
+          sameDesign = next.document.design === before.document.design;
+        if (ledger && sameDesign) set(told(next.document, ledger));
+        assessNow(next);
+      }
       saver.changed();
     };
     const whenShown = () =>
