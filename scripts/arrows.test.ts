@@ -22,7 +22,7 @@ const importsOf = (file: string): string[] =>
 const ALLOWED: Record<string, RegExp> = {
   core: /^(zod|ml-matrix|suncalc|fast-deep-equal|mathjs\/number)$/,
   formats:
-    /^(zod|papaparse|yauzl|clipper-lib|jspdf|saxes|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
+    /^(zod|papaparse|yauzl|@streamparser\/json|clipper-lib|jspdf|saxes|maxrects-packer(?:\/dist\/maxrects-packer\.mjs)?|@tarikjabiri\/dxf|@skiametra\/core\/\w+)$/,
   devices: /^(node:net|@skiametra\/core\/\w+)$/,
   cli: /^(node:[\w/]+|@skiametra\/(core\/\w+|formats(?:\/(?:zip|log))?|devices(?:\/stand)?))$/,
 };

@@ -7,7 +7,7 @@ const METHODS = ['GET', 'HEAD', 'POST', 'PUT'];
 /** Largest bodies by address [bytes]; the first that fits counts. */
 const LIMITS = [
   [/^\/api\/import$/, 600_000_000],
-  [/^\/api\/tests\/\d+\/files$/, 16_000_000],
+  [/^\/api\/tests\/\d+\/files$/, 80_000_000],
   [/^\/api\/tests\/\d+$/, 24_000_000],
   [/^\/api\/versions\/\d+$/, 4_000_000],
   [/^\/api\/polars$/, 3_000_000],

@@ -70,6 +70,20 @@ describe('skia', () => {
     expect(log.out.split('\n').length).toBeGreaterThan(100);
   });
   it.each([
+    ['own', /^time_s,/],
+    ['other', /^Flugdaten/],
+    ['gpx', /^<\?xml/],
+    ['igc', /^AXSM001/],
+  ])('a flight as %s, read again by reduce', async (format, begins) => {
+    const { out } = await call('log', demo, '--state', 'tubes-6', '--laps', '2', '--format', format),
+      file = join(dir, `flight.${format}`);
+    expect(out).toMatch(begins);
+    writeFileSync(file, out);
+    const results = (await call('reduce', file)).out;
+    expect(results).toMatch(/"result":"windSpeed"/);
+    expect(results).toMatch(/"result":"climbRate"/);
+  });
+  it.each([
     [['assess'], /Name a file/],
     [['assess', '/nowhere'], /no file/],
     [['assess', demo, '--state', 'moon'], /no state “moon”/],
@@ -80,6 +94,7 @@ describe('skia', () => {
     [['assess', demo, 'x'], /too many/],
     [['assess', '--wibble'], /wibble/],
     [['log', demo, '--laps', '0'], /whole number/],
+    [['log', demo, '--format', 'bird'], /no format of a log/],
   ])('%j: one sentence and status 2', async (args, re) => {
     const r = await call(...args);
     expect(r.code).toBe(2);

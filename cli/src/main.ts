@@ -14,7 +14,7 @@ import {
   type ProjectFile,
 } from '@skiametra/core/design';
 import { DomainError } from '@skiametra/core/numeric';
-import { logFlight, logToCsv } from '@skiametra/devices';
+import { LOG_FORMATS, simulateFlight, type LogFormat } from '@skiametra/devices';
 import { serveStand } from '@skiametra/devices/stand';
 import { parseProjectJson } from '@skiametra/formats';
 import { warmPolars } from './polarCache';
@@ -50,8 +50,8 @@ skia rubber FILE | --width-mm W --strands N --length-mm L [--wound 0.9] [--back-
              [--mass-g M --area-dm2 S --diameter-in D --pitch-in P --flare F --ceiling M]
                                          the motor, and with an aircraft the flight on it
 skia stand [--port N]                    the simulated thrust stand on a local socket, until Ctrl+C
-skia log FILE [--state NAME] [--laps N] [--seed N]
-                                         a flight of that design as the simulated GPS logger writes it (CSV)
+skia log FILE [--state NAME] [--laps N] [--seed N] [--format own|other|gpx|igc]
+                                         a flight of that design by the simulated logger: its own table, another maker’s, GPX or IGC
 skia reduce LOG [--mass KG] [--wing-area M2] [--map CHANNEL=COLUMN[:UNIT],…]
                                          a log to numbers, a table of any make, GPX or IGC: one JSON line each, segments, results with their
                                          spread, what was wrong with it; columns are told by name, or named by --map
@@ -194,6 +194,7 @@ function parsed(args: string[]) {
       loading: { type: 'string' },
       laps: { type: 'string' },
       seed: { type: 'string' },
+      format: { type: 'string' },
       help: { type: 'boolean', short: 'h' },
     },
   });
@@ -313,11 +314,18 @@ const COMMANDS: Record<string, (asked: Asked) => void | Promise<void>> = {
     const doc = await readDesign(operand);
     const laps = wholeNumber('laps', values.laps, 6, 40),
       seed = wholeNumber('seed', values.seed, 7, 1e9);
-    const state = stateOf(doc, values) ?? doc.design.states[0]!.id;
+    const state = stateOf(doc, values) ?? doc.design.states[0]!.id,
+      format = values.format ?? 'own';
+    if (!isLogFormat(format))
+      throw new UsageError(
+        `“${format}” is no format of a log; there are ${Object.keys(LOG_FORMATS).join(', ')}.`,
+      );
     await warmPolars(doc);
-    out.write(logToCsv(logFlight(doc, state, laps, seed).rows));
+    out.write(LOG_FORMATS[format].write(simulateFlight(doc, state, { laps, seed, polar: true }).log));
   },
 };
+
+const isLogFormat = (s: string): s is LogFormat => Object.hasOwn(LOG_FORMATS, s);
 
 async function run(args: string[], out: Out, until?: AbortSignal): Promise<void> {
   const { values, positionals } = parsed(args);

@@ -372,7 +372,15 @@ const rows: Record<string, [ms: number, note: string]> = {
               brief: doc.brief,
               design: doc.design,
               measurements: [
-                { quantity: 'lapTime', state: 'tubes-6', value: 27, sigma: 0.3, from: '', setAside: false },
+                {
+                  quantity: 'lapTime',
+                  state: 'tubes-6',
+                  value: 27,
+                  sigma: 0.3,
+                  source: 'timed',
+                  from: '',
+                  setAside: false,
+                },
               ],
             },
           ],

@@ -9,8 +9,7 @@ import { describe, expect, it } from 'vitest';
 import { cgFromScales, massState } from '../src/mass';
 import { updateLinear } from '../src/numeric';
 import { compileFormula } from '../src/score';
-import { fitWind, reduceLog } from '../src/trial';
-import type { LogRow } from '../src/design';
+import { cleanLog, fitWind, reduceFlight, type FlightLog } from '../src/log';
 
 const point = (id: string, mass: number, x: number, y: number, z: number) => ({
   id,
@@ -97,6 +96,12 @@ const circle = (V: number, east: number, north: number, noise: (i: number) => nu
     const h = (2 * Math.PI * i) / 60;
     return [V * Math.cos(h) + east + noise(2 * i), V * Math.sin(h) + north + noise(2 * i + 1)] as const;
   });
+const windOf = (v: readonly (readonly [number, number])[]) =>
+  fitWind({
+    east: Float64Array.from(v, (p) => p[0]),
+    north: Float64Array.from(v, (p) => p[1]),
+    sensor: null,
+  });
 
 describe('wind from ground velocities', () => {
   it('opposite runs of 23.4 and 15.8 m/s: airspeed the mean, wind half the difference (trade)', () => {
@@ -104,14 +109,14 @@ describe('wind from ground velocities', () => {
       ...Array.from({ length: 8 }, () => [23.4, 0] as const),
       ...Array.from({ length: 8 }, () => [-15.8, 0] as const),
     ].map(([u, w], i) => [u, w + 1e-3 * Math.sin(i)] as const);
-    const f = fitWind(runs)!;
+    const f = windOf(runs)!;
     expect(f.east).toBeCloseTo(3.8, 2);
     expect(f.airspeed).toBeCloseTo(19.6, 1);
   });
   it('agrees with a general least-squares library on a noisy circle, to 2 % of the airspeed', () => {
     const noise = (i: number) => 0.35 * Math.sin(12.9898 * i + 78.233 * i * i);
     const seen = circle(15, 3, -2, noise),
-      ours = fitWind(seen)!;
+      ours = windOf(seen)!;
     // distance of each velocity from the circle, driven to nil by Levenberg and Marquardt
     const theirs = levenbergMarquardt(
       { x: seen.map((_, i) => i), y: seen.map(() => 0) },
@@ -130,7 +135,7 @@ describe('wind from ground velocities', () => {
         fc.double({ min: 0, max: 6.28, noNaN: true }),
         fc.double({ min: 0, max: 9, noNaN: true }),
         (a, w) => {
-          const f = fitWind(circle(12, w * Math.cos(a), w * Math.sin(a), () => 0))!;
+          const f = windOf(circle(12, w * Math.cos(a), w * Math.sin(a), () => 0))!;
           expect(f.airspeed).toBeCloseTo(12, 6);
           expect(Math.hypot(f.east, f.north)).toBeCloseTo(w, 6);
         },
@@ -140,13 +145,21 @@ describe('wind from ground velocities', () => {
   });
   it('487 m in 265 s is a climb of 1.84 m/s (trade): a log that climbs so reads so', () => {
     const rate = 487 / 265;
-    const rows = Array.from({ length: 200 }, (_, i): LogRow => {
-      const t = i * 0.2,
-        up = Math.max(0, t - 4);
-      return [t, 12 * t, 0, rate * up, 12, 15, 10];
-    });
-    const climb = reduceLog(rows, 's').measurements.find((m) => m.quantity === 'climbRate')!;
-    expect(climb.value).toBeCloseTo(1.84, 2);
+    const t = Float64Array.from({ length: 1500 }, (_, i) => i * 0.2),
+      log: FlightLog = {
+        t,
+        channels: {
+          east: t.map((v) => 12 * Math.max(0, v - 4)),
+          north: t.map(() => 0),
+          height: t.map((v) => rate * Math.max(0, v - 4)),
+          volts: t.map(() => 15),
+          amps: t.map(() => 10),
+        },
+        events: [],
+        begun: null,
+      };
+    const { results } = reduceFlight(cleanLog(log).log, { mass: null, area: null, density: null });
+    expect(results.find((r) => r.id === 'climbRate')!.value).toBeCloseTo(1.84, 2);
   });
 });
 

@@ -2,8 +2,9 @@ import { connect, createServer, type AddressInfo } from 'node:net';
 import { describe, expect, it } from 'vitest';
 import { bitternDocument } from '@skiametra/core/demo';
 import { powertrainOf, type BenchBody } from '@skiametra/core/design';
-import { reduceBench, reduceLog } from '@skiametra/core/trial';
-import { DEMO_TRUTH, logFlight, logToCsv, STAND_TRUTH, ThrustStand } from './index';
+import { cleanLog, placed, reduceFlight } from '@skiametra/core/log';
+import { reduceBench } from '@skiametra/core/trial';
+import { DEMO_TRUTH, LOG_FORMATS, simulateFlight, STAND_TRUTH, ThrustStand } from './index';
 import { rowOf, runStand, serveStand } from './standServer';
 
 const doc = bitternDocument();
@@ -25,27 +26,26 @@ async function between(to: number, said: string[]): Promise<{ port: number; clos
   };
 }
 
-describe('simulated GPS logger', () => {
+describe('simulated logger', () => {
+  const fly = (seed: number, laps = 3) => simulateFlight(doc, 'tubes-6', { laps, seed });
   it('is the same for a seed, another for another', () => {
-    const a = logToCsv(logFlight(doc, 'tubes-6', 3, 7).rows);
-    expect(logToCsv(logFlight(doc, 'tubes-6', 3, 7).rows)).toBe(a);
-    expect(logToCsv(logFlight(doc, 'tubes-6', 3, 8).rows)).not.toBe(a);
-    expect(a.split('\n')[0]).toBe('time_s,east_m,north_m,height_m,ground_speed_mps,volts,amps');
+    const a = LOG_FORMATS.own.write(fly(7).log);
+    expect(LOG_FORMATS.own.write(fly(7).log)).toBe(a);
+    expect(LOG_FORMATS.own.write(fly(8).log)).not.toBe(a);
   });
   it('its log reduces to what it flew: speed, laps, ground run, within the stated uncertainty', () => {
-    const f = logFlight(doc, 'tubes-6', 6, 11);
-    const r = reduceLog(f.rows, 'tubes-6');
-    const got = (q: string) => r.measurements.find((m) => m.quantity === q)!;
-    expect(r.laps.length).toBe(6);
-    expect(Math.abs(got('lapSpeed').value - f.truth.lapSpeed)).toBeLessThan(3 * got('lapSpeed').sigma);
-    expect(Math.abs(got('groundRun').value - f.truth.groundRun)).toBeLessThan(3 * got('groundRun').sigma);
-    expect(Math.abs(got('lapTime').value / f.truth.lapTime - 1)).toBeLessThan(0.03);
-    expect(r.remarks.join(' ')).toMatch(/repeated/);
+    const { log, truth } = fly(11, 6),
+      { results } = reduceFlight(cleanLog(placed(log)).log, truth),
+      got = (id: string) => results.find((r) => r.id === id)!;
+    expect(got('lapTime').count).toBe(6);
+    for (const id of ['lapSpeed', 'groundRun', 'climbRate'] as const)
+      expect(Math.abs(got(id).value - truth[id])).toBeLessThan(3 * got(id).sigma);
   });
   it('the flown aircraft is draggier than its drawing', () => {
     expect(DEMO_TRUTH.dragArea).toBeGreaterThan(1);
-    expect(logFlight(doc, 'ferry', 1, 1, {}).truth.lapSpeed).toBeGreaterThan(
-      logFlight(doc, 'ferry', 1, 1).truth.lapSpeed,
+    const drawn = simulateFlight(doc, 'ferry', { laps: 1, seed: 1, factors: {} });
+    expect(drawn.truth.lapSpeed).toBeGreaterThan(
+      simulateFlight(doc, 'ferry', { laps: 1, seed: 1 }).truth.lapSpeed,
     );
   });
 });

@@ -1,5 +1,15 @@
-export { DEMO_TRUTH, logFlight, logToCsv } from './gpsLogger';
-export type { LoggedFlight, Truth } from './gpsLogger';
+export { DEMO_TRUTH } from './truth';
+export type { Truth } from './truth';
+export { seasonFlights } from './flight/season';
+export type { SeasonFlight } from './flight/season';
+export { simulateFlight } from './flight/simulate';
+export type { FlightWish, SimulatedFlight } from './flight/simulate';
+export { flyPlan, sinkAt } from './flight/pilot';
+export { recordFlight } from './flight/recorder';
+export { NO_FAULTS } from './flight/truth';
+export type { FlightTruth, LoggerFaults, Manoeuvre } from './flight/truth';
+export { LOG_FORMATS } from './flight/writers';
+export type { LogFormat } from './flight/writers';
 export { STAND_TRUTH, ThrustStand } from './thrustStand';
 export type { StandTruth } from './thrustStand';
 export { normalFrom } from './random';

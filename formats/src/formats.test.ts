@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bitternProject } from '@skiametra/core/demo';
 import { naca4 } from '@skiametra/core/section';
-import {
-  parseDat,
-  parseFlightCsv,
-  parsePolarCsv,
-  parseProjectJson,
-  writeDat,
-  writeProjectJson,
-} from './index';
+import { parseDat, parsePolarCsv, parseProjectJson, writeDat, writeProjectJson } from './index';
 
 const c = naca4('2412', 41);
 const pts = Array.from({ length: 41 }, (_, i) => [c.xy[2 * i], c.xy[2 * i + 1]] as [number, number]);
@@ -40,37 +33,6 @@ describe('section files', () => {
     [`n\n 30. 30.\n${'0.5 0.1\n'.repeat(12)}`, /announces/],
   ])('refuses with a sentence', (text, re) => {
     const r = parseDat(text);
-    expect(r.status === 'error' && r.message).toMatch(re);
-  });
-});
-
-describe('flight CSV', () => {
-  const head = 'time_s,east_m,north_m,height_m,ground_speed_mps,volts,amps';
-  const rows = Array.from({ length: 20 }, (_, i) => `${i},${i * 2},0,10,2,15,5`).join('\n');
-  it('reads the logger’s columns', () => {
-    const r = parseFlightCsv(`${head}\n${rows}`);
-    expect(r.status === 'ok' && r.rows[3]).toEqual([3, 6, 0, 10, 2, 15, 5]);
-  });
-  it('other names, units and a missing speed', () => {
-    const r = parseFlightCsv(
-      `Time,X,Y,alt_ft,Voltage,Current\n${Array.from({ length: 12 }, (_, i) => `${i},${i * 3},0,100,15,5`).join('\n')}`,
-    );
-    expect(r.status === 'ok' && r.rows[4]![3]).toBeCloseTo(30.48, 9);
-    expect(r.status === 'ok' && r.rows[4]![4]).toBeCloseTo(3, 9);
-  });
-  it('leaves out rows that cannot be read and tells', () => {
-    const r = parseFlightCsv(`${head}\n${rows}\nx,y,z,1,2,3,4\n`);
-    expect(r.status === 'ok' && r.remarks[0]).toMatch(/1 of 21 rows/);
-  });
-  it.each([
-    ['', /no rows/],
-    ['time,volts\n1,2', /missing: east, north, height, amps/],
-    [`${head}\n1,2,3`, /nothing was taken/],
-    ['\u0000\u0001binary', /not a text/],
-    ['a,b\n'.repeat(50_000), /more than 40000|missing/],
-    ['z'.repeat(9_000_000), /larger than 8 MB/],
-  ])('refuses with a sentence', (text, re) => {
-    const r = parseFlightCsv(text);
     expect(r.status === 'error' && r.message).toMatch(re);
   });
 });

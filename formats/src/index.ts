@@ -1,7 +1,5 @@
 export { MAX_DAT_BYTES, parseDat, writeDat } from './datFile';
 export type { DatResult } from './datFile';
-export { parseFlightCsv, MAX_CSV_BYTES } from './flightCsv';
-export type { CsvResult } from './flightCsv';
 export { parseProjectJson, writeProjectJson, MAX_PROJECT_BYTES } from './projectJson';
 export { parsePolarCsv } from './polarCsv';
 export type { PolarCsvPoint, PolarCsvResult } from './polarCsv';

@@ -5,12 +5,10 @@ import { bitternProject } from '@skiametra/core/demo';
 import { naca4 } from '@skiametra/core/section';
 import {
   MAX_BENCH_BYTES,
-  MAX_CSV_BYTES,
   MAX_PROJECT_BYTES,
   parseBenchCsv,
   parseCoefficientCsv,
   parseDat,
-  parseFlightCsv,
   parsePolarCsv,
   parseProjectJson,
   writeBenchCsv,
@@ -21,7 +19,6 @@ import {
 type Answer = { status: string; message?: string };
 const READERS: Record<string, (text: string) => Answer> = {
   section: (t) => parseDat(t),
-  flight: parseFlightCsv,
   bench: parseBenchCsv,
   coefficients: parseCoefficientCsv,
   polar: parsePolarCsv,
@@ -35,15 +32,6 @@ const lines = (head: string, row: (i: number) => (number | string)[], n = 20) =>
 /** A good file for each reader. */
 const GOOD: Record<string, string> = {
   section: writeDat('Plain', outline),
-  flight: lines('time_s,east_m,north_m,height_m,ground_speed_mps,volts,amps', (i) => [
-    i,
-    2 * i,
-    0,
-    10,
-    2,
-    15,
-    5,
-  ]),
   bench: lines('throttle,volts,amps,thrust,rpm', (i) => [i / 20, 15, i, i / 2, 300 * i]),
   coefficients: lines('J,CT,CP', (i) => [i / 20, 0.1 - i / 250, 0.05 - i / 600]),
   polar: lines('alpha,cl,cd', (i) => [i - 5, 0.1 * (i - 5) + 0.4, 0.01]),
@@ -116,7 +104,6 @@ describe.each(Object.keys(READERS))('%s', (name) => {
 
 describe('size', () => {
   it.each([
-    ['flight', MAX_CSV_BYTES, /MB/],
     ['bench', MAX_BENCH_BYTES, /MB/],
     ['project', MAX_PROJECT_BYTES, /40 MB/],
     ['polar', 200_000, /200 kB/],

@@ -6,6 +6,7 @@ import '@mantine/notifications/styles.css';
 import '@mantine/spotlight/styles.css';
 import './globals.css';
 import './styles/frame.css';
+import './styles/log.css';
 import './styles/marks.css';
 import './styles/picture.css';
 import './styles/structure.css';

@@ -66,9 +66,9 @@ test('from the brief to the next version', async ({ page }) => {
   await type(page, 'CG flown, from the nose', '406');
   await page.getByRole('button', { name: 'tail-heavy', exact: true }).click();
   await page.getByRole('button', { name: 'Read the simulated logger' }).click();
-  await expect(page.getByText(/simulated logger: \d+ rows/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/simulated logger, \d+ rows/)).toBeVisible({ timeout: 40_000 });
   await expect(page.getByText('What it measured')).toBeVisible();
-  await expect(page.getByText(/log: 6 laps/)).toBeVisible();
+  await expect(page.getByText(/6 laps: from passing/)).toBeVisible();
   await saved(page);
 
   // refine: the model learns, the band narrows, advice is computed

@@ -3,20 +3,26 @@
 export interface Original {
   id: number;
   name: string;
+  /** of its bytes, hexadecimal */ sum: string;
   size: number;
   addedAt: string;
 }
 
-/** Keeps a file byte for byte. @returns a sentence when it could not be kept */
-export async function keepOriginal(testId: string, file: File): Promise<string | null> {
-  const lost = `The readings of ${file.name} were taken, but the file itself could not be kept`;
+/** Keeps a file byte for byte. @param lost how the sentence begins when it is not @returns its sum */
+export async function keepOriginal(
+  testId: string,
+  file: File,
+  lost = `${file.name} could not be kept, and nothing of it was taken`,
+): Promise<{ status: 'ok'; sum: string } | { status: 'error'; message: string }> {
   try {
     const address = `/api/tests/${testId}/files?name=${encodeURIComponent(file.name)}`;
     const r = await fetch(address, { method: 'POST', body: file });
-    const answer = (await r.json()) as { status: string; message?: string };
-    return answer.status === 'ok' ? null : `${lost}: ${answer.message}`;
+    const answer = (await r.json()) as { status: string; message?: string; value?: { sum: string } };
+    return answer.status === 'ok' && answer.value
+      ? { status: 'ok', sum: answer.value.sum }
+      : { status: 'error', message: `${lost}: ${answer.message}` };
   } catch {
-    return `${lost}: the server does not answer. Open it again later.`;
+    return { status: 'error', message: `${lost}: the server does not answer. Open it again later.` };
   }
 }
 

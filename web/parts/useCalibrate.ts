@@ -47,7 +47,7 @@ export function useCalibrate() {
         const of = t.versionId === versionId ? document : await documentOf(t.versionId);
         if (!of && t.body.record.flown) throw new Error(`a version that was flown cannot be read`);
         if (!of || !counts(t.body, of)) continue;
-        observed.push(...observedOf(of, t.body));
+        observed.push(...observedOf(of, t.body).map((o) => ({ ...o, test: t.id })));
         from.push(t.id);
       }
       const r = await askCore({

@@ -5,12 +5,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { bitternDocument, bitternProject, gnatProject } from '@skiametra/core/demo';
-import { logFlight } from '@skiametra/devices';
-import { ArchiveError, exportArchive, importArchive, keepFile } from './archive';
+import { bitternProject, gnatProject } from '@skiametra/core/demo';
+import type { LogRow } from '@skiametra/core/design';
+import { ArchiveError, exportArchive, importArchive } from './archive';
 import { connect, type Db } from './connection';
 import { exportProject, importProject } from './exchange';
 import { importFile } from './importFile';
+import { keepFile } from './logFile';
 import { prepareDatabase } from './migrate';
 import { logFiles, tests } from './schema';
 import { loadWorkspace, saveTest } from './store';
@@ -42,10 +43,9 @@ const onDisk = async (bytes: Buffer | string) => {
 async function flown(rows: number): Promise<number> {
   const { projectId } = await importProject(db, bitternProject());
   const [t] = (await loadWorkspace(db, projectId))!.tests;
-  const short = logFlight(bitternDocument(), 'tubes-6', 1, 3).rows;
   const log = {
     name: 'long.csv',
-    rows: Array.from({ length: rows }, (_, i) => short[i % short.length]!),
+    rows: Array.from({ length: rows }, (_, i): LogRow => [i, 0.25 * i, -3, 20, 12, 15.5, 8]),
     remarks: ['ünïcode 🪶'],
   };
   await saveTest(db, Number(t!.id), t!.revision, { ...t!.body, log }, null);
@@ -65,6 +65,7 @@ describe('the project as a zip', () => {
     const files = await db.select().from(logFiles).where(inArray(logFiles.testId, ids));
     expect(files.map((f) => [f.name, f.size]).sort()).toEqual([
       ['a b/ö.csv', 5],
+      ['long.csv', expect.any(Number)],
       ['two.csv', 13],
     ]);
   });
@@ -72,7 +73,7 @@ describe('the project as a zip', () => {
     const id = await flown(10);
     const testId = Number((await loadWorkspace(db, id))!.tests[0]!.id);
     await keepFile(db, testId, 'two again.csv', Buffer.from('time,alt\n1,2\n'));
-    expect(await db.select().from(logFiles).where(eq(logFiles.testId, testId))).toHaveLength(2);
+    expect(await db.select().from(logFiles).where(eq(logFiles.testId, testId))).toHaveLength(3);
   });
   it('a flight whose measurements were all taken out stays so (opening reduced it anew)', async () => {
     const { projectId } = await importProject(db, bitternProject());

@@ -1,11 +1,11 @@
 /**
- * A project as one zip file: `project.json`, the rows of each log by themselves, and the files as loggers wrote them. Streamed
- * both ways, a log at a time. Keys in canonical order, no time of export: a second export is byte for byte the first.
+ * A project as one zip file: `project.json` and the files as loggers wrote them. Streamed both ways, a file at a time. Rows of
+ * logs by themselves, as files of schema 7 have them, become files. Keys in canonical order, no time of export: a second export
+ * is byte for byte the first.
  */
-import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
 import { finished } from 'node:stream/promises';
-import { gunzipSync, gzipSync } from 'node:zlib';
+import { gunzipSync } from 'node:zlib';
 import { asc, eq, inArray } from 'drizzle-orm';
 import { ZipFile } from 'yazl';
 import { z } from 'zod';
@@ -14,14 +14,15 @@ import { stableJson } from '@skiametra/core/numeric';
 import { openZip, ZipError, type OpenZip } from '@skiametra/formats/zip';
 import { cleanText, tooDeep } from './clean';
 import type { Db } from './connection';
-import { logOf, outlineOf, storeProject, type Outline, type Tx } from './exchange';
-import { logFiles, logs } from './schema';
+import { outlineOf, storeMeasurements, storeProject, type Outline, type Tx } from './exchange';
+import { keepFile, sumOf, withoutRows } from './logFile';
+import { logFiles, tests as testsTable } from './schema';
 
 /** Largest file that is opened, and largest part of it once unpacked [bytes]. */
 export const MOST_ARCHIVE = 600_000_000;
 const MOST_PROJECT_PART = 150_000_000;
 const MOST_LOG_PART = 24_000_000;
-export const MOST_FILE_PART = 16_000_000;
+export const MOST_FILE_PART = 80_000_000;
 
 // the same for every export: a zip file knows times in local years from 1980
 const STAMP = { mtime: new Date(1980, 0, 1), mode: 0o100644, compress: true, forceDosTimestamp: true };
@@ -79,16 +80,6 @@ async function bytesOfFile(tx: Tx, id: number): Promise<Buffer> {
 /** Lists all entries of the zip; those of logs and files are fetched while it is read. */
 async function write(tx: Tx, zip: ZipFile, { file, tests, damaged }: Outline): Promise<void> {
   zip.addBuffer(json(file), 'project.json', STAMP);
-  const ids = [...tests.keys()];
-  const logged = ids.length
-    ? await tx
-        .select({ id: logs.testId })
-        .from(logs)
-        .where(inArray(logs.testId, ids))
-        .orderBy(asc(logs.testId))
-    : [];
-  for (const { id } of logged)
-    later(zip, `logs/${tests.get(id)!}.json`, async () => json(await logOf(tx, id)));
   const rows = await fileRows(tx, tests);
   for (const f of rows) later(zip, entryOf(f), () => bytesOfFile(tx, f.id));
   const list = rows.map((f) => ({ test: f.test, entry: entryOf(f), name: f.name, sha256: f.sha256 }));
@@ -140,13 +131,22 @@ function parsed(bytes: Buffer, name: string): unknown {
 
 const logSchema = testBodySchema.shape.log.unwrap();
 
+/** Rows of logs as files of schema 7 have them. */
 async function storeLogs(tx: Tx, zip: OpenZip, tests: Map<string, number>): Promise<void> {
   for (const [key, testId] of tests) {
     const part = `logs/${key}.json`;
     if (!zip.has(part)) continue;
     const log = logSchema.safeParse(parsed(await zip.bytes(part, MOST_LOG_PART), part));
     if (!log.success) throw new ZipError(`The log of test ${key} is damaged.`);
-    await tx.insert(logs).values({ testId, ...log.data });
+    const [row] = await tx
+      .select({ body: testsTable.body })
+      .from(testsTable)
+      .where(eq(testsTable.id, testId));
+    const body = await withoutRows({ ...row!.body, log: log.data }, (name, bytes) =>
+      keepFile(tx, testId, name, bytes),
+    );
+    await tx.update(testsTable).set({ body }).where(eq(testsTable.id, testId));
+    await storeMeasurements(tx, testId, body);
   }
 }
 
@@ -158,19 +158,9 @@ async function storeFiles(tx: Tx, zip: OpenZip, tests: Map<string, number>): Pro
     const testId = tests.get(f.test);
     if (testId === undefined) throw new ZipError(`The file ${f.name} belongs to no test in it.`);
     const bytes = await zip.bytes(f.entry, MOST_FILE_PART);
-    if (createHash('sha256').update(bytes).digest('hex') !== f.sha256)
-      throw new ZipError(`The file ${f.name} in it is damaged.`);
+    if (sumOf(bytes) !== f.sha256) throw new ZipError(`The file ${f.name} in it is damaged.`);
     await keepFile(tx, testId, f.name, bytes);
   }
-}
-
-/** Keeps a file as it came; the same bytes are kept once a test. */
-export async function keepFile(tx: Pick<Db, 'insert'>, testId: number, name: string, bytes: Buffer) {
-  const sha256 = createHash('sha256').update(bytes).digest('hex');
-  await tx
-    .insert(logFiles)
-    .values({ testId, name, sha256, size: bytes.length, gzip: gzipSync(bytes) })
-    .onConflictDoNothing();
 }
 
 /**

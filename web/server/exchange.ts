@@ -1,10 +1,17 @@
 /** A project to and from the exchange file. */
 import { asc, eq } from 'drizzle-orm';
-import { FILE_FORMAT, SCHEMA_VERSION, type ProjectFile, type TestBody } from '@skiametra/core/design';
+import {
+  FILE_FORMAT,
+  SCHEMA_VERSION,
+  upgradeTest,
+  type ProjectFile,
+  type TestBody,
+} from '@skiametra/core/design';
 import { measurementsOf } from '@skiametra/core/trial';
 import type { Db } from './connection';
 import { headOf, readStored } from './head';
-import { airframes, logs, measurements, projects, tests, versions } from './schema';
+import { keepFile, withoutRows } from './logFile';
+import { airframes, measurements, projects, tests, versions } from './schema';
 
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
 export interface Stored {
@@ -51,7 +58,14 @@ export async function storeMeasurements(tx: Tx, testId: number, body: TestBody):
       state: m.state,
       value: m.value,
       sigma: m.sigma,
+      source: m.source,
       origin: m.from,
+      leg: m.leg,
+      part: m.part,
+      ofCase: m.case,
+      conditions: m.conditions,
+      segment: m.segment,
+      reason: m.reason,
       setAside: m.setAside,
     })),
   );
@@ -62,13 +76,14 @@ async function storeTest(
   body: TestBody,
   at: { projectId: number; versionId: number; airframeId: number | null },
 ) {
-  const { log, ...rest } = body;
+  const files: { name: string; bytes: Buffer }[] = [],
+    whole = await withoutRows(body, (name, bytes) => Promise.resolve(files.push({ name, bytes })));
   const [row] = await tx
     .insert(tests)
-    .values({ ...at, body: { ...rest, log: null } })
+    .values({ ...at, body: whole })
     .returning({ id: tests.id });
-  if (log) await tx.insert(logs).values({ testId: row!.id, ...log });
-  await storeMeasurements(tx, row!.id, body);
+  for (const f of files) await keepFile(tx, row!.id, f.name, f.bytes);
+  await storeMeasurements(tx, row!.id, whole);
   return row!.id;
 }
 
@@ -190,31 +205,16 @@ export async function outlineOf(tx: Tx, projectId: number): Promise<Outline | nu
       key: tKey.get(t.id)!,
       version: vKey.get(t.versionId)!,
       airframe: t.airframeId === null ? null : (aKey.get(t.airframeId) ?? null),
-      body: { ...t.body, log: null },
+      body: upgradeTest(t.body) as TestBody,
     })),
   };
   const damaged = read.flatMap((v) => (v.document ? [] : [{ key: v.key, document: v.row.document }]));
   return { file, tests: tKey, damaged };
 }
 
-/** The log of a test; null when it has none. */
-export async function logOf(tx: Tx, testId: number): Promise<TestBody['log']> {
-  const [l] = await tx.select().from(logs).where(eq(logs.testId, testId));
-  return l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null;
-}
-
-/** The whole project as one object, logs and all. Null when there is no such project. */
+/** The whole project as one object, without the files of its logs. Null when there is no such project. */
 export async function exportProject(db: Db, projectId: number): Promise<ProjectFile | null> {
-  return db.transaction(
-    async (tx) => {
-      const outline = await outlineOf(tx, projectId);
-      if (!outline) return null;
-      const ids = new Map([...outline.tests].map(([id, key]) => [key, id]));
-      const all: ProjectFile['tests'] = [];
-      for (const t of outline.file.tests)
-        all.push({ ...t, body: { ...t.body, log: await logOf(tx, ids.get(t.key)!) } });
-      return { ...outline.file, tests: all };
-    },
-    { isolationLevel: 'repeatable read' },
-  );
+  return db.transaction(async (tx) => (await outlineOf(tx, projectId))?.file ?? null, {
+    isolationLevel: 'repeatable read',
+  });
 }

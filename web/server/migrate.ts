@@ -5,8 +5,10 @@ import pg from 'pg';
 import { bitternProject, craneProject, dunlinProject, gnatProject, waferProject } from '@skiametra/core/demo';
 import { connect, type Db } from './connection';
 import { importProject } from './exchange';
+import { rowsToFiles } from './logFile';
 import { purgeDeleted } from './projects';
 import { people, projects } from './schema';
+import { storeSeason } from './season';
 
 async function createDatabase(url: string): Promise<void> {
   const target = new URL(url);
@@ -32,6 +34,7 @@ export async function prepareDatabase(url: string): Promise<boolean> {
   const { db, pool } = connect(url);
   try {
     await migrate(db, { migrationsFolder: fileURLToPath(new URL('./migrations', import.meta.url)) });
+    await rowsToFiles(db);
     await purgeDeleted(db);
     return await loadDemo(db);
   } finally {
@@ -43,7 +46,9 @@ async function loadDemo(db: Db): Promise<boolean> {
   await db.insert(people).values({ name: 'Pilot' }).onConflictDoNothing();
   const [any] = await db.select({ id: projects.id }).from(projects).limit(1);
   if (any) return false;
-  for (const demo of [bitternProject, craneProject, waferProject, gnatProject, dunlinProject])
-    await importProject(db, demo(), true);
+  for (const demo of [bitternProject, craneProject, waferProject, gnatProject, dunlinProject]) {
+    const { projectId } = await importProject(db, demo(), true);
+    if (demo === bitternProject) await storeSeason(db, projectId, 'Bittern 1');
+  }
   return true;
 }

@@ -13,7 +13,15 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { Polar } from '@skiametra/core/section';
-import type { DesignDocument, LogRow, OwnMaterial, ReferenceModel, TestBody } from '@skiametra/core/design';
+import type {
+  Conditions,
+  DesignDocument,
+  LogRow,
+  Measurement,
+  OwnMaterial,
+  ReferenceModel,
+  TestBody,
+} from '@skiametra/core/design';
 import type { Head } from './head';
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
@@ -112,7 +120,7 @@ export const airframes = pgTable('airframes', {
   note: text('note').notNull().default(''),
 });
 
-/** A test card with its record; the log lies in `logs`, the measured numbers also in `measurements`. */
+/** A test card with its record; the files of its logs lie in `log_files`, the measured numbers also in `measurements`. */
 export const tests = pgTable(
   'tests',
   {
@@ -161,12 +169,20 @@ export const measurements = pgTable(
     state: text('state').notNull(),
     value: doublePrecision('value').notNull(),
     sigma: doublePrecision('sigma').notNull(),
-    origin: text('origin').notNull(),
+    source: text('source').notNull().default('typed'),
+    /** how it was got */ origin: text('origin').notNull(),
+    leg: text('leg'),
+    part: text('part'),
+    ofCase: text('of_case'),
+    conditions: jsonb('conditions').$type<Conditions>(),
+    segment: jsonb('segment').$type<Measurement['segment']>(),
+    /** why it is set aside */ reason: text('reason'),
     setAside: boolean('set_aside').notNull().default(false),
   },
   (t) => [index('measurements_test').on(t.testId)],
 );
 
+/** Rows as versions before schema 8 kept them; each becomes a file when the database is prepared. */
 export const logs = pgTable('logs', {
   testId: integer('test_id')
     .primaryKey()

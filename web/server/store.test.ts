@@ -1,16 +1,15 @@
-import { SCHEMA_VERSION } from '@skiametra/core/design';
+import { SCHEMA_VERSION, type LogRow, type Measurement } from '@skiametra/core/design';
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bitternDocument, bitternProject } from '@skiametra/core/demo';
 import { setPath, type DesignDocument } from '@skiametra/core/design';
-import { logFlight } from '@skiametra/devices';
 import { startCluster } from '../../scripts/database.mjs';
 import { connect, type Db } from './connection';
 import { exportProject, importProject } from './exchange';
 import { prepareDatabase } from './migrate';
 import { platePolar } from '@skiametra/core/section';
 import { findPolars, keepPolars, offeredSchema, wantedSchema } from './polars';
-import { logs, measurements, projects, revisions, versions } from './schema';
+import { logFiles, logs, measurements, projects, revisions, tests, versions } from './schema';
 import { nameSave, testHistory, versionHistory } from './history';
 import { personNamed, setUnits } from './people';
 import { deletedProjects, deleteProject, listProjects, purgeDeleted, restoreProject } from './projects';
@@ -77,13 +76,46 @@ describe('saving', () => {
     ]);
     expect(r.map((x) => x.status).sort()).toEqual(['conflict', 'saved']);
   });
-  it('a test’s measurements and log go to their own tables and come back', async () => {
+  it('rows that an earlier version kept in a table become a file once, and what they measured names it', async () => {
+    const { projectId } = await importProject(db, bitternProject());
+    const [t] = (await loadWorkspace(db, projectId))!.tests,
+      id = Number(t!.id),
+      old = {
+        quantity: 'lapTime',
+        state: 'ferry',
+        value: 27,
+        sigma: 0.3,
+        from: 'log: 3 laps',
+        setAside: false,
+      };
+    await db
+      .update(tests)
+      .set({ body: { ...t!.body, measurements: [old as Measurement] } })
+      .where(eq(tests.id, id));
+    const rows = Array.from({ length: 12 }, (_, i): LogRow => [i, i, 0, 20, 12, 15, 8]);
+    await db.insert(logs).values({ testId: id, name: 'old.csv', rows, remarks: [] });
+    for (let twice = 0; twice < 2; twice++) await prepareDatabase(url);
+    expect(await db.select().from(logs).where(eq(logs.testId, id))).toEqual([]);
+    const { body } = (await loadWorkspace(db, projectId))!.tests.find((x) => x.id === t!.id)!;
+    expect(body.logs).toHaveLength(1);
+    expect(body.measurements[0]).toMatchObject({ source: 'logged', segment: { log: body.logs![0]!.file } });
+  });
+  it('a test’s measurements go to their own table, rows of its log to a file that it names', async () => {
     const { projectId, versionId } = await importProject(db, bitternProject());
     const body = bitternProject().tests[1]!.body;
     const row = (await createTest(db, versionId, body, null))!;
-    const log = { name: 'log', rows: logFlight(bitternDocument(), 'tubes-6', 1, 3).rows, remarks: ['a'] };
-    const m = [
-      { quantity: 'lapTime', state: 'tubes-6', value: 26.5, sigma: 0.3, from: 'x', setAside: false },
+    const rows = Array.from({ length: 30 }, (_, i): LogRow => [i, i, 0, 20, 12, 15, 8]),
+      log = { name: 'log.csv', rows, remarks: ['a'] };
+    const m: Measurement[] = [
+      {
+        quantity: 'lapTime',
+        state: 'tubes-6',
+        value: 26.5,
+        sigma: 0.3,
+        source: 'timed',
+        from: 'x',
+        setAside: false,
+      },
     ];
     expect((await saveTest(db, Number(row.id), 1, { ...body, log, measurements: m }, null)).status).toBe(
       'saved',
@@ -97,15 +129,13 @@ describe('saving', () => {
       )[0],
     ).toMatchObject({ quantity: 'lapTime', value: 26.5 });
     const back = (await loadWorkspace(db, projectId))!.tests.find((t) => t.id === row.id)!;
-    expect(back.body.log).toEqual(log);
+    expect(back.body).toMatchObject({ log: null, logs: [{ name: 'log.csv', rows: 30, length: 29 }] });
+    const [file] = await db
+      .select()
+      .from(logFiles)
+      .where(eq(logFiles.testId, Number(row.id)));
+    expect(file).toMatchObject({ name: 'log.csv', sha256: back.body.logs![0]!.file });
     expect((await saveTest(db, Number(row.id), 1, body, null)).status).toBe('conflict');
-    await saveTest(db, Number(row.id), 2, { ...body, log: null }, null);
-    expect(
-      await db
-        .select()
-        .from(logs)
-        .where(eq(logs.testId, Number(row.id))),
-    ).toEqual([]);
   });
 });
 

@@ -7,6 +7,7 @@ import {
   SCHEMA_VERSION,
   testBodySchema,
   upgradeDocument,
+  upgradeTest,
   type DesignDocument,
   type TestBody,
 } from '@skiametra/core/design';
@@ -15,7 +16,8 @@ import { storeMeasurements } from './exchange';
 import type { PlanForm } from '../parts/planForm';
 import { headOf, readStored } from './head';
 import { keepRevision, keepTestRevision } from './history';
-import { airframes, logs, projects, tests, versions } from './schema';
+import { keepFile, withoutRows } from './logFile';
+import { airframes, projects, tests, versions } from './schema';
 
 export interface VersionHead {
   id: number;
@@ -100,12 +102,7 @@ export async function loadWorkspace(db: Db, projectId: number, open?: number): P
     .where(and(eq(projects.id, projectId), isNull(projects.deletedAt)));
   if (!project) return null;
   const vs = await loadVersions(db, projectId, open);
-  const ts = await db
-    .select()
-    .from(tests)
-    .leftJoin(logs, eq(logs.testId, tests.id))
-    .where(eq(tests.projectId, projectId))
-    .orderBy(asc(tests.id));
+  const ts = await db.select().from(tests).where(eq(tests.projectId, projectId)).orderBy(asc(tests.id));
   const frames = await db
     .select({
       id: airframes.id,
@@ -115,10 +112,9 @@ export async function loadWorkspace(db: Db, projectId: number, open?: number): P
     })
     .from(airframes)
     .where(eq(airframes.projectId, projectId));
-  const bodies = ts.map(({ tests: t, logs: l }) => {
-    const body = { ...t.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null };
-    // the rows were checked when they came in: there are too many to check on every opening
-    const whole = testBodySchema.safeParse({ ...body, log: null }).success;
+  const bodies = ts.map((t) => {
+    const body = upgradeTest(t.body) as TestBody,
+      whole = testBodySchema.safeParse(body).success;
     const { versionId, airframeId, revision } = t;
     return { row: whole ? { id: String(t.id), versionId, airframeId, revision, body } : null };
   });
@@ -174,7 +170,7 @@ export async function saveVersion(
   });
 }
 
-/** Saves a test's card, record, measurements and log made from `base`. */
+/** Saves a test's card, record, measurements and what its logs are, made from `base`. */
 export async function saveTest(
   db: Db,
   testId: number,
@@ -191,32 +187,24 @@ export async function saveTest(
       .for('update', { of: tests });
     if (!found || found.deleted) return { status: 'gone' as const };
     const { row } = found;
-    if (row.revision !== base) {
-      const [l] = await tx.select().from(logs).where(eq(logs.testId, testId));
+    if (row.revision !== base)
       return {
         status: 'conflict' as const,
         revision: row.revision,
-        theirs: { ...row.body, log: l ? { name: l.name, rows: l.rows, remarks: l.remarks } : null },
+        theirs: upgradeTest(row.body) as TestBody,
       };
-    }
-    const { log, ...rest } = body;
+    const whole = await withoutRows(body, (name, bytes) => keepFile(tx, testId, name, bytes));
     await keepTestRevision(tx, row);
     await tx
       .update(tests)
       .set({
-        body: { ...rest, log: null },
+        body: whole,
         revision: row.revision + 1,
         updatedAt: new Date(),
         savedBy: person,
       })
       .where(eq(tests.id, testId));
-    await storeMeasurements(tx, testId, body);
-    if (log)
-      await tx
-        .insert(logs)
-        .values({ testId, ...log })
-        .onConflictDoUpdate({ target: logs.testId, set: log });
-    else await tx.delete(logs).where(eq(logs.testId, testId));
+    await storeMeasurements(tx, testId, whole);
     return { status: 'saved' as const, revision: row.revision + 1 };
   });
 }

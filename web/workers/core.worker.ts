@@ -45,10 +45,13 @@ import {
   sweepCells,
   worthOf,
 } from '@skiametra/core/trade';
-import { logFlight, logToCsv, normalFrom } from '@skiametra/devices';
+import { LOG_FORMATS, normalFrom, simulateFlight } from '@skiametra/devices';
 import type { Answers, Job, Reply } from './jobs';
 import { polarOfSpec } from './polarOfSpec';
 import { specKey } from './specKey';
+
+/** What the simulated logger does wrong, so that a person sees it put right. */
+const SOME_FAULTS = { gaps: 1, spikes: 2, repeats: 1 };
 
 const cache: StepCache = new StepCache();
 /** Cells and samples are many: they do not push what is shown out of the other one. */
@@ -145,7 +148,11 @@ const run: { [K in Job['task']]: (job: Extract<Job, { task: K }>) => Answers[K] 
   field: (j) => fieldScores(j.brief, j.entrants, studied),
   bench: (j) =>
     reduceBench(j.document.brief, j.document.design, j.document.calibration, j.bench, j.temperature),
-  fly: (j) => logToCsv(logFlight(j.document, j.loading, j.laps, j.seed).rows),
+  fly: (j) =>
+    LOG_FORMATS[j.format].write(
+      simulateFlight(j.document, j.loading, { laps: j.laps, seed: j.seed, polar: true, faults: SOME_FAULTS })
+        .log,
+    ),
 };
 
 self.onmessage = (event: MessageEvent<{ id: number; job: Job }>) => {

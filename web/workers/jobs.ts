@@ -32,6 +32,7 @@ import type { DropSpread, Falling } from '@skiametra/core/mission';
 import type { MatchRow, MatchSlice, MatchTask, PartsList, RubberTrial } from '@skiametra/core/power';
 import type { BenchResult } from '@skiametra/core/trial';
 import type { FlowPicture, Polar } from '@skiametra/core/section';
+import type { LogFormat } from '@skiametra/devices';
 import type { ArmVerdict, SoldKind } from '@skiametra/core/structure';
 import type { Advice, CalibrationResult, Effect, Explained, Observed } from '@skiametra/core/refine';
 
@@ -107,7 +108,7 @@ export type Job =
   | { task: 'rules'; document: DesignDocument; others: { name: string; brief: Brief }[] }
   | { task: 'tryChanges'; document: DesignDocument; changes: { path: string; value: unknown }[] }
   | { task: 'bench'; document: DesignDocument; bench: BenchBody; temperature: number }
-  | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number };
+  | { task: 'fly'; document: DesignDocument; loading: string; laps: number; seed: number; format: LogFormat };
 
 /** Paths under `design`. */
 export interface PathChange {

@@ -27,6 +27,7 @@ const measurement = (more: Partial<Measurement>): Measurement => ({
   value: 17,
   sigma: 0.4,
   from: 'tape',
+  source: 'typed',
   setAside: false,
   ...more,
 });

@@ -60,6 +60,22 @@ describe('project files', () => {
     const r = readProjectFile(JSON.parse(JSON.stringify(bitternProject())));
     expect(r.status === 'ok' && r.value).toEqual(bitternProject());
   });
+  it('a file of schema 7: each measurement says its source, rows of its log are still with it', () => {
+    const text = readFileSync(new URL('../../golden/old/tests-7.json', import.meta.url), 'utf8'),
+      r = readProjectFile(JSON.parse(text));
+    if (r.status === 'error') throw new Error(r.message);
+    const [hops, , bags] = r.value.tests.map((t) => t.body);
+    expect(r.value.schemaVersion).toBe(SCHEMA_VERSION);
+    expect(hops.log!.rows).toHaveLength(120);
+    expect(hops.measurements.map((m) => [m.quantity, m.source])).toEqual([
+      ['groundRun', 'logged'],
+      ['climbRate', 'logged'],
+      ['lapTime', 'logged'],
+      ['lapEnergy', 'logged'],
+      ['lapSpeed', 'logged'],
+    ]);
+    expect(bags.measurements.every((m) => m.source === 'bench')).toBe(true);
+  });
   const read = (change: (f: Record<string, unknown>) => void) => {
     const f = JSON.parse(JSON.stringify(bitternProject())) as Record<string, unknown>;
     change(f);

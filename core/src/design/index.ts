@@ -32,25 +32,12 @@ export type {
   Station,
   Surface,
 } from './schema';
-export {
-  HANDLING,
-  MOST_RUNS,
-  benchRowSchema,
-  benchSchema,
-  emptyRecord,
-  measurementSchema,
-  testBodySchema,
-} from './testSchema';
-export type {
-  BenchBody,
-  BenchRow,
-  Handling,
-  LogRow,
-  Measurement,
-  TestBody,
-  LoadPlan,
-  LoadTest,
-} from './testSchema';
+export { HANDLING, MOST_RUNS, benchRowSchema, benchSchema, emptyRecord, testBodySchema } from './testSchema';
+export { SOURCES, conditionsSchema, measurementSchema } from './measurementSchema';
+export type { Conditions, Measurement, Source } from './measurementSchema';
+export { MOST_LOGS, SEGMENT_KINDS, logEntrySchema, segmentSchema } from './logSchema';
+export type { LogColumn, LogEntry, SegmentKind } from './logSchema';
+export type { BenchBody, BenchRow, Handling, LogRow, TestBody, LoadPlan, LoadTest } from './testSchema';
 export { FILE_FORMAT, projectFileSchema, projectJsonSchema } from './project';
 export type { ProjectFile } from './project';
 export { problemOf, readDocument, readProjectFile, sentenceOf, withoutMarks } from './read';

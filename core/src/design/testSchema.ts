@@ -1,6 +1,8 @@
 /** Tests of a built airframe: the card before, the record after, and what was measured. */
 import { z } from 'zod';
 import { field } from './fields';
+import { logEntrySchema, MOST_LOGS } from './logSchema';
+import { measurementSchema } from './measurementSchema';
 import { memberSchema } from './memberSchema';
 import { bladesOnly, motorSchema } from './powerSchema';
 
@@ -23,20 +25,6 @@ export const HANDLING = [
   'spar bends visibly',
 ] as const;
 export type Handling = (typeof HANDLING)[number];
-
-export const measurementSchema = z.strictObject({
-  quantity: z.string().min(1).max(60),
-  state: z.string().min(1).max(60),
-  value: field(finite, 'ratio', 'value'),
-  /** standard uncertainty, same unit as value, above zero */
-  sigma: field(finite.gt(0), 'ratio', 'standard uncertainty'),
-  /** how it was got */
-  from: z.string().max(200),
-  /** left out of the fit on purpose, with the reason in `from` */
-  setAside: z.boolean(),
-  /** it is known to be no less than this: what a passed proof says */ bound: z.literal('least').optional(),
-});
-export type Measurement = z.infer<typeof measurementSchema>;
 
 const logRowSchema = z.tuple([finite, finite, finite, finite, finite, finite, finite]);
 
@@ -196,13 +184,23 @@ export const testBodySchema = z.strictObject({
     laps: z.array(field(finite.gt(0).max(36000), 'time', 'lap')).max(400),
     groundRun: field(finite.min(0).max(5000), 'distance', 'ground run').nullable(),
     stallSpeed: field(finite.gt(0).max(200), 'speed', 'stall speed').nullable(),
+    /** names of the swap set, as flown */ pack: z.string().max(80).optional(),
+    propeller: z.string().max(80).optional(),
+    configuration: z.string().max(160).optional(),
     /** flown hanging on its rotors */ hung: z.literal(true).optional(),
     handling: z.array(z.enum(HANDLING)).max(12),
     notes: text,
     damage: text,
     rubber: rubberRecordSchema.optional(),
   }),
-  /** logger rows: t [s], x east [m], y north [m], height [m], ground speed [m/s], V, A */
+  /** logs of the flight, their rows in their files */ logs: z
+    .array(logEntrySchema)
+    .max(MOST_LOGS)
+    .optional(),
+  /**
+   * rows as files up to schema 7 carried them: t [s], x east [m], y north [m], height [m], ground speed [m/s], V, A. They
+   * become a file when they are stored.
+   */
   log: z
     .strictObject({
       name: z.string().max(200),

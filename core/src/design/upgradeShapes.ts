@@ -151,6 +151,30 @@ export function withDrivesAndMissions(document: unknown): unknown {
 
 /** The card of a test says `state`; one that does already stays as it is. */
 export function upgradeTest(body: unknown): unknown {
-  if (!isRaw(body) || !isRaw(body.card) || !('loading' in body.card)) return body;
-  return { ...body, card: sayingState(body.card) };
+  if (!isRaw(body)) return body;
+  const said = isRaw(body.card) && 'loading' in body.card ? { ...body, card: sayingState(body.card) } : body;
+  return withSources(said);
+}
+
+/** Where a measured value is from stood in its words alone up to schema 7. */
+function sourceBy(from: unknown, ground: boolean): string {
+  if (ground) return 'bench';
+  const words = typeof from === 'string' ? from : '';
+  if (words.startsWith('simulated logger')) return 'simulated';
+  if (words.startsWith('log:')) return 'logged';
+  return /timed|seconds|over motor time|over the time/.test(words) ? 'timed' : 'typed';
+}
+
+/** 7 to 8: each measurement says its source. */
+function withSources(body: Raw): Raw {
+  const { measurements } = body;
+  if (!Array.isArray(measurements) || !measurements.some((m) => isRaw(m) && m.source === undefined))
+    return body;
+  const ground = body.bench !== undefined || body.load !== undefined;
+  return {
+    ...body,
+    measurements: (measurements as unknown[]).map((m) =>
+      isRaw(m) && m.source === undefined ? { ...m, source: sourceBy(m.from, ground) } : m,
+    ),
+  };
 }

@@ -122,6 +122,11 @@ function withStudies(document: unknown): unknown {
   return isRaw(document) ? { ...document, schemaVersion: 7 } : document;
 }
 
+/** 7 to 8: measurements of tests say where they are from (`upgradeTest`); documents are as they were. */
+function withMeasured(document: unknown): unknown {
+  return isRaw(document) ? { ...document, schemaVersion: 8 } : document;
+}
+
 /** The same step on every version of a project file. */
 const onVersions =
   (to: number, step: (document: unknown) => unknown) =>
@@ -143,6 +148,7 @@ const DOCUMENT_STEPS: Record<number, (document: unknown) => unknown> = {
   4: withDrivesAndMissions,
   5: withFlownLegs,
   6: withStudies,
+  7: withMeasured,
 };
 
 const STEPS: Record<number, (file: Raw) => Raw> = Object.fromEntries(

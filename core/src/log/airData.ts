@@ -1,7 +1,9 @@
 /** Airspeed at every fix: of the sensor with its factor, else the ground velocity less the wind. */
 import { fitWind, type WindFit } from './wind';
 import type { FlightLog } from './channels';
-import { thinned } from './lines';
+import { hangTogether } from '../numeric';
+import { rowsIn, thinned } from './lines';
+import { meanOf, sumOf } from './middle';
 import { valuesAt, type Motion } from './motion';
 import type { Segment } from './phases';
 
@@ -9,6 +11,14 @@ export interface AirData {
   readonly wind: WindFit | null;
   /** segment by which the wind is known; null where it is not */ readonly by: Segment | null;
   /** [m/s], one a fix; NaN where unknown */ readonly airspeed: Float64Array;
+  /**
+   * ground velocity less the wind [m/s]: what it gains and loses shows here without the gusts that a sensor feels; the
+   * airspeed itself where the wind is not known
+   */ readonly smooth: Float64Array;
+  /**
+   * what the sensor feels beside how fast it flies: variance of a mean of it times the time [m2/s]; null without a sensor, or
+   * where the wind is not known
+   */ readonly gusts: number | null;
   readonly how: 'sensor' | 'ground-velocity' | 'none';
 }
 
@@ -25,8 +35,16 @@ function pointsIn(m: Motion, sensor: Float64Array | null, { from, to }: Segment)
       rows.push(i);
   const some = thinned(rows),
     take = (of: Float64Array) => Float64Array.from(some, (i) => of[i]);
-  return { east: take(m.east), north: take(m.north), sensor: sensor && take(sensor) };
+  return {
+    east: take(m.east),
+    north: take(m.north),
+    sensor: sensor && take(sensor),
+    noise: m.noise,
+    climb: Float64Array.from(some, (i) => (Number.isFinite(m.climb[i]) ? m.climb[i] : 0)),
+  };
 }
+
+const lengthOf = (s: Segment) => s.to - s.from;
 
 /**
  * With a sensor all of the flight tells the wind; without one only where the airspeed is near enough the same: the longest
@@ -35,6 +53,9 @@ function pointsIn(m: Motion, sensor: Float64Array | null, { from, to }: Segment)
 function windBy(m: Motion, sensor: Float64Array | null, segments: readonly Segment[]) {
   const long = (kind: Segment['kind']) =>
     segments.filter((s) => s.kind === kind).sort((a, b) => b.to - b.from - (a.to - a.from));
+  // what hangs over a place goes with no airspeed of its own
+  if (sumOf(long('hover').map(lengthOf)) > 0.3 * sumOf(long('flight').map(lengthOf)))
+    return { wind: null, by: null };
   const tried = sensor ? long('flight') : [...long('level'), ...long('glide'), ...long('flight')];
   for (const s of tried) {
     const wind = fitWind(pointsIn(m, sensor, s));
@@ -43,14 +64,58 @@ function windBy(m: Motion, sensor: Float64Array | null, segments: readonly Segme
   return { wind: null, by: null };
 }
 
+/** Ground velocity less the wind, with what goes up. Speed across the way only ever adds to its length. */
+function lessWind(m: Motion, wind: WindFit): Float64Array {
+  return m.east.map((v, i) => {
+    const up = Number.isFinite(m.climb[i]) ? m.climb[i] : 0,
+      seen = Math.hypot(v - wind.east, m.north[i] - wind.north, up);
+    return seen - (0.5 * m.noise * m.noise) / Math.max(seen, 1);
+  });
+}
+
+/** Long-run variance of the sensor over what the ground velocity says, by all of the flight. */
+function gustsOf({ t }: Motion, airspeed: Float64Array, seen: Float64Array, by: Segment): number | null {
+  const rows = thinned(rowsIn(t, airspeed, by)).filter((i) => Number.isFinite(seen[i]));
+  if (rows.length < 100) return null;
+  const off = rows.map((i) => airspeed[i] - seen[i]),
+    mean = meanOf(off),
+    e = Float64Array.from(off, (v) => v - mean),
+    step = (t[rows.at(-1)!] - t[rows[0]]) / (rows.length - 1);
+  return (e.reduce((s, v) => s + v * v, 0) / e.length) * hangTogether(e) * step;
+}
+
+/**
+ * What is left of the spread of a mean over some of the flight: the sensor's factor was found by all of it, so what it felt
+ * there is partly taken off again.
+ */
+export function leftOfSpread({ by, how }: AirData, seconds: number): number {
+  if (how !== 'sensor' || !by) return 1;
+  return Math.sqrt(Math.max(0.05, 1 - seconds / Math.max(seconds, by.to - by.from)));
+}
+
+/** Variance of a mean of the sensor over so many seconds, and what is left of it beside the factor found with it [m2/s2]. */
+export function feltBy(air: AirData, seconds: number): { all: number; left: number } {
+  const all = (air.gusts ?? 0) / seconds;
+  return { all, left: all * leftOfSpread(air, seconds) ** 2 };
+}
+
 export function airDataOf(log: FlightLog, m: Motion, segments: readonly Segment[]): AirData {
   const sensor = log.channels.airspeed ? valuesAt(log, 'airspeed', m.t) : null,
     { wind, by } = windBy(m, sensor, segments);
+  const seen = wind && lessWind(m, wind);
   if (sensor) {
-    const k = wind?.factor ?? 1;
-    return { wind, by, airspeed: sensor.map((v) => k * v), how: 'sensor' };
+    const k = wind?.factor ?? 1,
+      airspeed = sensor.map((v) => k * v);
+    return {
+      wind,
+      by,
+      airspeed,
+      smooth: seen ?? airspeed,
+      gusts: seen && by && gustsOf(m, airspeed, seen, by),
+      how: 'sensor',
+    };
   }
-  if (!wind) return { wind, by, airspeed: new Float64Array(m.t.length).fill(NaN), how: 'none' };
-  const airspeed = m.east.map((v, i) => Math.hypot(v - wind.east, m.north[i] - wind.north));
-  return { wind, by, airspeed, how: 'ground-velocity' };
+  if (seen) return { wind, by, airspeed: seen, smooth: seen, gusts: null, how: 'ground-velocity' };
+  const none = new Float64Array(m.t.length).fill(NaN);
+  return { wind, by, airspeed: none, smooth: none, gusts: null, how: 'none' };
 }

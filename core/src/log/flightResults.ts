@@ -1,49 +1,93 @@
-/** Climb, loads, height, power and time in the air, as results. */
+/** Climb, loads, height, distance and time in the air, as results. */
 import { G0 } from '../air';
-import type { FlightLog } from './channels';
 import { rowsIn, slopeIn } from './lines';
-import { smoothed, startHeight } from './phases';
-import type { LogResult } from './result';
+import { medianOf } from './middle';
+import type { Motion } from './motion';
+import { smoothed, startHeight, type Segment } from './phases';
+import { resultOf, type LogResult } from './result';
+import { changeOver } from './sensors';
 import { longest, type ReduceTask } from './task';
 
-export function climbResult({ motion: m, segments }: ReduceTask): LogResult[] {
-  const by = longest(segments, 'climb'),
-    fit = by && slopeIn(m.t, m.height, by);
-  if (!fit) return [];
-  const { slope: value, sigma, count } = fit,
-    method = `slope of the height over ${(by.to - by.from).toFixed(0)} s, robust`;
-  return [{ id: 'climbRate', value, sigma, kind: 'climbRate', segment: by.name, method, count }];
+/** Of a climb the first ten metres are the take-off's. */
+const FIRST = 10;
+/** Sustained: over so many seconds. */
+const SUSTAINED = 10;
+
+/** A climb from ten metres over the ground on, where it goes on long enough after that. */
+function upperPart(m: Motion, by: Segment): Segment {
+  const low = startHeight(m) + FIRST,
+    i = m.t.findIndex((t, k) => t >= by.from && m.height[k] > low);
+  return i >= 0 && by.to - m.t[i] >= 4 ? { ...by, from: Math.max(by.from, m.t[i]) } : by;
 }
 
-/** A peak of an accelerometer counts where three readings running are near it. */
+export function climbResult({ motion: m, segments }: ReduceTask): LogResult[] {
+  const whole = longest(segments, 'climb'),
+    by = whole && upperPart(m, whole),
+    fit = by && slopeIn(m.t, m.height, by);
+  if (!fit) return [];
+  const over = (by.to - by.from).toFixed(0),
+    mean = resultOf(
+      'climbRate',
+      { value: fit.slope, sigma: slopeMissed(m, fit.sigma, by.to - by.from) },
+      {
+        segment: by.name,
+        count: fit.count,
+        method: `slope of the height over ${over} s${by.from > whole.from ? ', above ten metres' : ''}, robust`,
+      },
+    );
+  return [mean, ...bestClimb(m, by)];
+}
+
+/** Of a slope of the height: what its rows differ by, and what the height wanders meanwhile. */
+const slopeMissed = (m: Motion, sigma: number, time: number) =>
+  Math.hypot(sigma, changeOver(m.heightWanders, time) / time);
+
+/** The steepest ten seconds: the most of many readings, so it comes out a little high. */
+function bestClimb(m: Motion, by: Segment): LogResult[] {
+  if (by.to - by.from < 1.2 * SUSTAINED) return [];
+  let best: ReturnType<typeof slopeIn> = null;
+  for (let from = by.from; from + SUSTAINED <= by.to; from += 2) {
+    const fit = slopeIn(m.t, m.height, { from, to: from + SUSTAINED });
+    if (fit && (!best || fit.slope > best.slope)) best = fit;
+  }
+  if (!best) return [];
+  const method = `steepest ${SUSTAINED} s of it, robust; the most of many comes out a little high`;
+  return [
+    resultOf(
+      'bestClimb',
+      { value: best.slope, sigma: slopeMissed(m, best.sigma, SUSTAINED) },
+      { segment: by.name, count: best.count, method },
+    ),
+  ];
+}
+
+/** Reading and both its neighbours: the top of the parabola through them, NaN where it is no peak. */
+function vertex(a: number, b: number, c: number): number {
+  const bend = a - 2 * b + c;
+  return bend < 0 ? b - (c - a) ** 2 / (8 * bend) : b;
+}
+
+/** The largest load upward: the parabola's top through the largest reading and its neighbours. */
 export function loadResult({ log, segments }: ReduceTask): LogResult[] {
   const az = log.channels.az,
     by = longest(segments, 'flight');
   if (!az || !by) return [];
   const rows = rowsIn(log.t, az, by);
   if (rows.length < 20) return [];
-  let peak = -Infinity;
-  for (let k = 1; k + 1 < rows.length; k++) {
-    const three = [az[rows[k - 1]], az[rows[k]], az[rows[k + 1]]].sort((a, b) => a - b);
-    peak = Math.max(peak, three[1]);
-  }
+  let top = 1;
+  for (let k = 1; k + 1 < rows.length; k++) if (az[rows[k]] > az[rows[top]]) top = k;
+  const [a, b, c] = [az[rows[top - 1]], az[rows[top]], az[rows[top + 1]]],
+    peak = vertex(a, b, c);
   // noise: what neighbours differ by, of the middle of the flight
-  const steps = rows
-    .slice(1)
-    .map((r, k) => Math.abs(az[r] - az[rows[k]]))
-    .sort((a, b) => a - b);
-  const sigma = Math.max(0.01 * G0, (1.4826 * steps[steps.length >> 1]) / Math.SQRT2);
-  const method = 'largest middle of three readings upward';
+  const noise = (1.4826 * medianOf(rows.slice(1).map((r, k) => Math.abs(az[r] - az[rows[k]])))) / Math.SQRT2;
+  // few readings a peak: how far the parabola is from the pull's own shape is not known
+  const shape = 0.01 * Math.max(0, peak - G0);
   return [
-    {
-      id: 'maxLoadFactor',
-      value: peak / G0,
-      sigma: sigma / G0,
-      kind: 'loadFactor',
-      segment: by.name,
-      method,
-      count: rows.length,
-    },
+    resultOf(
+      'maxLoadFactor',
+      { value: peak / G0, sigma: Math.hypot(0.01 * G0, noise, shape) / G0 },
+      { segment: by.name, count: rows.length, method: 'top of the parabola through the largest reading' },
+    ),
   ];
 }
 
@@ -53,48 +97,17 @@ export function heightResult({ motion: m, segments }: ReduceTask): LogResult[] {
   if (!by || !Number.isFinite(ground)) return [];
   const h = smoothed(m.t, m.height, 0.5),
     rows = rowsIn(m.t, h, by),
-    peak = rows.reduce((a, i) => Math.max(a, h[i]), -Infinity);
+    top = rows.reduce((a, i) => (h[i] > h[a] ? i : a), rows[0] ?? 0);
   const off = rows.map((i) => Math.abs(m.height[i] - h[i])).sort((a, b) => a - b),
-    sigma = Math.max(0.3, 1.4826 * (off[off.length >> 1] ?? 0));
+    since = m.t[top] - m.t[0],
+    sigma = Math.hypot(changeOver(m.heightWanders, since), (1.4826 * (off[off.length >> 1] ?? 0)) / 2);
   const method = 'largest mean of a second, over the height at the start';
   return [
     {
       id: 'peakHeight',
-      value: peak - ground,
+      value: h[top] - ground,
       sigma,
       kind: 'distance',
-      segment: by.name,
-      method,
-      count: rows.length,
-    },
-  ];
-}
-
-/** Power of a pack at every row that has it [W]. */
-function wattsOf({ channels }: FlightLog): Float64Array | null {
-  if (channels.volts && channels.amps) return channels.volts.map((v, i) => v * channels.amps![i]);
-  return channels.power ?? null;
-}
-
-/** What sensors of current are good for (common practice, no source). */
-const SENSOR = 0.03;
-
-export function powerResult({ log, segments, flown: { mass } }: ReduceTask): LogResult[] {
-  const watts = wattsOf(log),
-    by = longest(segments, 'flight');
-  if (!watts || !by || !mass) return [];
-  const slow = smoothed(log.t, watts, 1.5),
-    rows = rowsIn(log.t, slow, { from: by.from - 10, to: by.to });
-  const most = rows.reduce((a, i) => Math.max(a, slow[i]), -Infinity);
-  if (!(most > 0)) return [];
-  const what = log.channels.volts && log.channels.amps ? 'volts under load times amps' : 'power as logged',
-    method = `most of three seconds, ${what}, sensor 3 %`;
-  return [
-    {
-      id: 'powerToWeight',
-      value: most / mass,
-      sigma: (SENSOR * most) / mass,
-      kind: 'specificPower',
       segment: by.name,
       method,
       count: rows.length,
@@ -118,4 +131,22 @@ export function timeResult({ segments, motion: m }: ReduceTask): LogResult[] {
       count: rowsIn(m.t, m.t, by).length,
     },
   ];
+}
+
+/** What one place is missed by [m] (common practice, no source). */
+const PLACE = 2.5;
+
+export function distanceResult({ log: { channels, t }, segments }: ReduceTask): LogResult[] {
+  const { east, north } = channels,
+    by = longest(segments, 'flight');
+  if (!east || !north || !by) return [];
+  const first = t.findIndex((_, i) => Number.isFinite(east[i] + north[i])),
+    rows = rowsIn(t, east, by).filter((i) => Number.isFinite(north[i]));
+  if (first < 0 || rows.length === 0) return [];
+  const value = rows.reduce(
+    (a, i) => Math.max(a, Math.hypot(east[i] - east[first], north[i] - north[first])),
+    0,
+  );
+  const method = 'farthest fix from the first of the log';
+  return [resultOf('farthest', { value, sigma: PLACE }, { segment: by.name, count: rows.length, method })];
 }

@@ -2,32 +2,108 @@
 import { G0 } from '../air';
 import { weightedMean } from '../numeric';
 import { rowsIn, slopeIn } from './lines';
+import type { AirData } from './airData';
+import { meanOf, medianOf } from './middle';
+import { turnRates } from './turns';
+import type { Motion } from './motion';
 import { smoothed, type Segment } from './phases';
 import { glidePolar, type GlidePoint } from './polar';
 import type { LogResult } from './result';
+import { changeOver } from './sensors';
 import { densityOf, type ReduceTask } from './task';
+
+/** A glide's speed stays this near its middle one [m/s], or by this share. */
+const STEADY = 0.6,
+  STEADY_SHARE = 0.05;
+
+/** From the first to the last time at which it has settled to its speed. */
+function steadyPart(m: Motion, v: Float64Array, s: Segment): Segment {
+  const rows = rowsIn(m.t, v, s),
+    middle = medianOf(rows.map((i) => v[i])),
+    near = rows.filter((i) => Math.abs(v[i] - middle) < Math.max(STEADY, STEADY_SHARE * middle)),
+    [a, b] = [near[0], near.at(-1)];
+  return a === undefined || b === undefined ? s : { ...s, from: m.t[a], to: m.t[b] };
+}
+
+/** Mean of the speed as a slope weighs the rows: most in the middle, nothing at the ends. */
+function speedOfSlope(m: Motion, v: Float64Array, rows: readonly number[], { from, to }: Segment): number {
+  let sum = 0,
+    all = 0;
+  for (const i of rows) {
+    const w = (m.t[i] - from) * (to - m.t[i]) + 1e-9;
+    sum += w * v[i];
+    all += w;
+  }
+  return sum / all;
+}
+
+/** What it carries in its turns, over its weight: the root of the mean square, as drag goes with it. */
+function loadIn(m: Motion, air: AirData, rates: readonly number[], span: Segment): number {
+  const squares = rates.flatMap((rate, i) => {
+    if (!(m.t[i] >= span.from && m.t[i] <= span.to)) return [];
+    const tangent = (air.airspeed[i] * rate) / G0;
+    return Number.isFinite(tangent) ? [1 + tangent * tangent] : [];
+  });
+  return squares.length > 0 ? Math.sqrt(meanOf(squares)) : 1;
+}
+
+/** A glide ratio that is missed by more than this share is not known. */
+const UNKNOWN = 0.4;
+
+/** A glide that turns more than this is none of a straight one. */
+const STRAIGHT = 1.06;
+
+/** What all glides are read from. */
+interface Columns {
+  /** [m/s], of a second */ readonly v: Float64Array;
+  /** height with what the speed is worth [m] */ readonly total: Float64Array;
+  /** [rad/s] */ readonly rates: readonly number[];
+}
+
+function columnsFor({ motion: m, air }: ReduceTask): Columns {
+  const moving = smoothed(m.t, air.smooth, 0.5);
+  return {
+    v: smoothed(m.t, air.airspeed, 0.5),
+    total: m.height.map((h, i) => h + (moving[i] * moving[i]) / (2 * G0)),
+    rates: turnRates(m, air),
+  };
+}
 
 /** A steady glide: the height's slope with what the speed gains put back. */
 function glidePoint(
   { motion: m, air }: ReduceTask,
+  { v, total, rates }: Columns,
   s: Segment,
 ): (GlidePoint & { count: number; name: string }) | null {
-  const v = smoothed(m.t, air.airspeed, 0.5),
-    total = m.height.map((h, i) => h + (v[i] * v[i]) / (2 * G0)),
-    fit = slopeIn(m.t, total, s),
-    rows = rowsIn(m.t, v, s);
+  const steady = steadyPart(m, v, s),
+    fit = slopeIn(m.t, total, steady),
+    rows = rowsIn(m.t, v, steady);
   if (!fit || rows.length === 0) return null;
-  const speed = rows.reduce((sum, i) => sum + v[i], 0) / rows.length,
-    missed = air.wind?.sigma.airspeed ?? 0.03 * speed;
+  const speed = speedOfSlope(m, v, rows, steady),
+    mean = slopeIn(m.t, air.airspeed, steady),
+    // weighed like that, time counts for five sixths
+    felt = air.gusts === null ? 0 : Math.sqrt((1.2 * air.gusts) / (steady.to - steady.from)),
+    missed = Math.hypot(
+      Math.max(felt, mean?.level ?? 0.03 * speed),
+      air.wind?.sigma.airspeed ?? 0.03 * speed,
+    );
   if (!(fit.slope < 0)) return null;
-  // drag over weight is sink over speed: a speed that is missed counts too
-  const sigma = Math.hypot(fit.sigma, (-fit.slope * missed) / speed);
-  return { speed, sink: -fit.slope, sigma, count: fit.count, name: s.name };
+  const load = loadIn(m, air, rates, steady);
+  const wanders = changeOver(m.heightWanders, steady.to - steady.from) / (steady.to - steady.from),
+    sigma = Math.hypot(fit.sigma, wanders);
+  return { speed, sink: -fit.slope, sigma, missed, load, count: fit.count, name: s.name };
+}
+
+/** Every steady glide. */
+export function glidePoints(task: ReduceTask) {
+  const glides = task.segments.filter((s) => s.kind === 'glide');
+  if (glides.length === 0) return [];
+  const columns = columnsFor(task);
+  return glides.flatMap((s) => glidePoint(task, columns, s) ?? []);
 }
 
 export function glideResults(task: ReduceTask): LogResult[] {
-  const glides = task.segments.filter((s) => s.kind === 'glide'),
-    points = glides.flatMap((s) => glidePoint(task, s) ?? []);
+  const points = glidePoints(task);
   if (points.length === 0) return [];
   const count = points.reduce((s, p) => s + p.count, 0),
     segment = points.length === 1 ? points[0].name : `${points.length} glides`;
@@ -51,9 +127,11 @@ export function glideResults(task: ReduceTask): LogResult[] {
       },
     ];
   }
-  const sink = weightedMean(points.map((p) => ({ value: p.sink, sigma: p.sigma })));
+  const straight = points.filter((p) => p.load < STRAIGHT);
+  if (straight.length === 0) return [];
+  const sink = weightedMean(straight.map((p) => ({ value: p.sink, sigma: p.sigma })));
   const ratio = weightedMean(
-    points.map((p) => {
+    straight.map((p) => {
       const value = Math.sqrt(Math.max(0, p.speed ** 2 - p.sink ** 2)) / p.sink;
       return { value, sigma: (value * p.sigma) / p.sink };
     }),
@@ -61,7 +139,7 @@ export function glideResults(task: ReduceTask): LogResult[] {
   const method = 'energy height over time in steady glides, robust';
   return [
     { id: 'sinkRate', ...sink, kind: 'climbRate', ...common, method },
-    ...(Number.isFinite(ratio.value)
+    ...(ratio.sigma < UNKNOWN * ratio.value
       ? [{ id: 'glideRatio' as const, ...ratio, kind: 'ratio' as const, ...common, method }]
       : []),
   ];

@@ -5,7 +5,8 @@ import type { Segment } from './phases';
 export interface Slope {
   /** per second */ readonly slope: number;
   readonly sigma: number;
-  /** at the middle of the segment */ readonly middle: number;
+  /** at the middle of the segment, and what it is missed by there */ readonly middle: number;
+  readonly level: number;
   readonly count: number;
 }
 
@@ -53,6 +54,7 @@ export function slopeIn(t: Float64Array, v: Float64Array, span: Pick<Segment, 'f
     slope: fit.x[1],
     sigma: Math.sqrt(fit.covariance[1][1]),
     middle: fit.x[0],
+    level: Math.sqrt(fit.covariance[0][0]),
     count: rows.length,
   };
 }

@@ -187,7 +187,13 @@ describe('a polar', () => {
         const q = 0.5 * 1.225 * V * V;
         return q * 0.009 + (0.06 * W * W) / (q * 0.3);
       };
-    const points = [8, 10, 13, 17].map((speed) => ({ speed, sink: (drag(speed) * speed) / W, sigma: 0.01 }));
+    const points = [8, 10, 13, 17].map((speed) => ({
+      speed,
+      sink: (drag(speed) * speed) / W,
+      sigma: 0.01,
+      missed: 0,
+      load: 1,
+    }));
     const polar = glidePolar({ ...task, points })!;
     expect(polar.dragArea).toBeCloseTo(0.009, 9);
     expect(polar.k).toBeCloseTo(0.06, 9);
@@ -201,7 +207,7 @@ describe('a polar', () => {
         mass: 1,
         area: 0.2,
         density: 1.2,
-        points: [10, 10.5].map((speed) => ({ speed, sink: 0.6, sigma: 0.02 })),
+        points: [10, 10.5].map((speed) => ({ speed, sink: 0.6, sigma: 0.02, missed: 0, load: 1 })),
       }),
     ).toBeNull());
 });

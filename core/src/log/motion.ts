@@ -4,6 +4,8 @@
  * 1964): a straight line through a circle would come out too slow.
  */
 import type { ChannelId, FlightLog } from './channels';
+import { medianOf } from './middle';
+import { FIX_HEIGHT_WANDERS, HEIGHT_WANDERS, type Wandering } from './sensors';
 
 export interface Motion {
   /** rows of the log that these are of, n */ readonly rows: Int32Array;
@@ -13,6 +15,9 @@ export interface Motion {
   /** [m], n, as the log has it */ readonly height: Float64Array;
   /** [m/s], n */ readonly climb: Float64Array;
   /** the receiver's own velocity, not the slope of places */ readonly own: boolean;
+  /** what one climb is missed by, each by itself [m/s] */ readonly climbNoise: number;
+  /** by which the height wanders, whatever its sensor is */ readonly heightWanders: Wandering;
+  /** what one velocity is missed by along each axis, each by itself [m/s] */ readonly noise: number;
 }
 
 /** Half of the local window [s], and the fewest fixes to a side. */
@@ -36,14 +41,29 @@ export function slopeWeights(m: number): Float64Array {
   return Float64Array.from({ length: m + 1 }, (_, i) => (s6 * i - s4 * i ** 3) / det);
 }
 
+/** Standard deviation of such a slope by what one place is missed by. */
+function slopeNoise(t: Float64Array, place: number): number {
+  const usual = usualOf(t);
+  if (!(usual > 0)) return 0;
+  const weights = slopeWeights(sideOf(usual));
+  return (place * Math.sqrt(2 * weights.reduce((s, w) => s + w * w, 0))) / usual;
+}
+
+const sideOf = (usual: number) => Math.max(FEWEST, Math.round(HALF / usual));
+function usualOf(t: Float64Array): number {
+  const steps: number[] = [],
+    every = Math.max(1, Math.floor(t.length / LOOKED_AT));
+  for (let i = 1; i < t.length; i += every) steps.push(t[i] - t[i - 1]);
+  return medianOf(steps);
+}
+
 /** Slope of a column at each of some rows; NaN at ends and gaps. */
 function slopesOf(t: Float64Array, v: Float64Array): Float64Array {
   const n = t.length,
     out = new Float64Array(n).fill(NaN);
-  const steps = Float64Array.from({ length: Math.max(0, n - 1) }, (_, i) => t[i + 1] - t[i]).sort(),
-    usual = steps[steps.length >> 1] ?? 0;
+  const usual = usualOf(t);
   if (!(usual > 0)) return out;
-  const m = Math.max(FEWEST, Math.round(HALF / usual)),
+  const m = sideOf(usual),
     weights = slopeWeights(m);
   let even = 0;
   for (let i = 1; i < n; i++) {
@@ -62,10 +82,45 @@ function slopesOf(t: Float64Array, v: Float64Array): Float64Array {
 function rowsWith({ t, channels }: FlightLog, ids: readonly ChannelId[]): Int32Array {
   const of = ids.map((id) => channels[id]);
   if (of.some((c) => !c)) return new Int32Array(0);
-  return Int32Array.from(t.keys()).filter((i) => of.every((c) => Number.isFinite(c![i])));
+  const out = new Int32Array(t.length);
+  let count = 0;
+  for (let i = 0; i < t.length; i++) {
+    let sum = 0;
+    for (const c of of) sum += c![i];
+    if (Number.isFinite(sum)) out[count++] = i;
+  }
+  return out.subarray(0, count);
 }
 
-const taken = (of: Float64Array, rows: Int32Array) => Float64Array.from(rows, (i) => of[i]);
+/** Of a long log every so many rows tell its noise. */
+const LOOKED_AT = 20_000;
+
+/** Standard deviation of what neighbours do not share, by their third differences: a cubic in time has none. */
+function noiseOf(v: Float64Array): number {
+  const sizes: number[] = [],
+    every = Math.max(1, Math.floor(v.length / LOOKED_AT));
+  for (let i = 3; i < v.length; i += every) {
+    const d = v[i] - 3 * v[i - 1] + 3 * v[i - 2] - v[i - 3];
+    if (Number.isFinite(d)) sizes.push(Math.abs(d));
+  }
+  return sizes.length > 20 ? (1.4826 * medianOf(sizes)) / Math.sqrt(20) : 0;
+}
+
+/** A height in whole steps is missed by a part of one, however still it stands. */
+function heightNoise(h: Float64Array): number {
+  const steps: number[] = [];
+  for (let i = 1; i < h.length; i++) if (h[i] !== h[i - 1]) steps.push(Math.abs(h[i] - h[i - 1]));
+  const coarse = steps.length < 0.7 * h.length ? medianOf(steps) / Math.sqrt(12) : 0;
+  return Math.max(noiseOf(h), coarse || 0);
+}
+
+/** All rows are the column itself. */
+function taken(of: Float64Array, rows: Int32Array): Float64Array {
+  if (rows.length === of.length) return of;
+  const out = new Float64Array(rows.length);
+  for (let k = 0; k < rows.length; k++) out[k] = of[rows[k]];
+  return out;
+}
 
 /** Values of a channel at some times, straight between those it has; NaN before the first and after the last. */
 export function valuesAt(log: FlightLog, id: ChannelId, t: Float64Array): Float64Array {
@@ -100,15 +155,27 @@ export function motionOf(log: FlightLog): Motion {
     track = own ? taken(channels.track!, rows) : none;
   const height = heightOf(log),
     h = height ? valuesAt(log, height, t) : none;
-  const slope = (id: 'east' | 'north') =>
-    places.length > 0 ? slopesOf(t, taken(channels[id]!, rows)) : none;
+  const place = (id: 'east' | 'north') => taken(channels[id]!, rows),
+    slope = (id: 'east' | 'north') => (places.length > 0 ? slopesOf(t, place(id)) : none);
+  const east = own ? speed.map((v, i) => v * Math.sin(track[i])) : slope('east'),
+    north = own ? speed.map((v, i) => v * Math.cos(track[i])) : slope('north');
+  const both = (of: (id: 'east' | 'north') => number) =>
+    Math.sqrt(0.5 * (of('east') ** 2 + of('north') ** 2));
+  const noise = own
+    ? both((id) => noiseOf(id === 'east' ? east : north))
+    : places.length > 0
+      ? both((id) => slopeNoise(t, noiseOf(place(id))))
+      : 0;
   return {
     rows,
     t,
-    east: own ? speed.map((v, i) => v * Math.sin(track[i])) : slope('east'),
-    north: own ? speed.map((v, i) => v * Math.cos(track[i])) : slope('north'),
+    east,
+    north,
     height: h,
     climb: height ? slopesOf(t, h) : none,
     own,
+    climbNoise: height ? slopeNoise(t, heightNoise(h)) : 0,
+    heightWanders: height === 'height' ? FIX_HEIGHT_WANDERS : HEIGHT_WANDERS,
+    noise,
   };
 }

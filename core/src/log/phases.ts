@@ -1,8 +1,8 @@
 /** Parts of a flight told from how it moved: in the air, climbing, gliding, level. Bounds are common practice, no source. */
+import type { SegmentKind } from '../design';
 import type { FlightLog } from './channels';
+import { medianOf } from './middle';
 import { valuesAt, type Motion } from './motion';
-
-type SegmentKind = 'flight' | 'climb' | 'glide' | 'level' | 'stall';
 
 export interface Segment {
   readonly name: string;
@@ -36,6 +36,9 @@ function stretches(t: Float64Array, holds: (i: number) => boolean, least: number
   return out.filter((s) => s.to - s.from >= least);
 }
 
+/** Of the first few, which do not wander yet. */
+const middleOf = (still: readonly number[]) => medianOf(still.slice(0, 25));
+
 /** Middle height of what stands still, from one end of the log inward; NaN where it flies there already. */
 function heightAtRest({ t, height, east, north }: Motion, backward: boolean): number {
   const still: number[] = [],
@@ -43,9 +46,12 @@ function heightAtRest({ t, height, east, north }: Motion, backward: boolean): nu
   for (let k = 0; k < n; k++) {
     const i = backward ? n - 1 - k : k;
     if (Math.abs(t[i] - t[backward ? n - 1 : 0]) > 60 || Math.hypot(east[i], north[i]) > FLIES) break;
-    if (Number.isFinite(height[i])) still.push(height[i]);
+    if (!Number.isFinite(height[i])) continue;
+    // straight up from where it stood, it is as slow over ground
+    if (still.length >= 5 && Math.abs(height[i] - middleOf(still)) > HIGH) break;
+    still.push(height[i]);
   }
-  return still.length >= 5 ? still.sort((a, b) => a - b)[still.length >> 1] : NaN;
+  return still.length >= 5 ? medianOf(still) : NaN;
 }
 
 /** Height of the start, else of where it came down; NaN where the log never shows the ground. */
@@ -58,16 +64,21 @@ export function startHeight(m: Motion): number {
 function flying(m: Motion): Uint8Array {
   const ground = startHeight(m),
     known = Number.isFinite(ground),
+    // a height that wanders is no flying
+    least = Math.max(HIGH, WANDERS * m.heightWanders.sd),
     out = new Uint8Array(m.t.length);
   for (let i = 0; i < out.length; i++) {
     const speed = Math.hypot(m.east[i], m.north[i]),
       high = known && Number.isFinite(m.height[i]);
-    if (high) out[i] = m.height[i] > ground + HIGH ? 1 : 0;
+    if (high) out[i] = m.height[i] > ground + least ? 1 : 0;
     else if (Number.isFinite(speed)) out[i] = speed > FLIES ? 1 : 0;
     else out[i] = i > 0 ? out[i - 1] : 0;
   }
   return out;
 }
+
+/** Standard deviations of a height that are no height yet. */
+const WANDERS = 3;
 
 /** Lapses of the log that a flight goes on through [s]: what comes after is in the air still. */
 const THROUGH = 3;
@@ -136,10 +147,17 @@ const within = (spans: readonly Span[], t: number) => spans.some((s) => t >= s.f
 const CLIMBS = 0.7,
   CLIMB_SHARE = 0.45,
   SINKS = 0.2,
+  SINKS_SURELY = 0.5,
+  /** [m] */ DOUBTFUL = 1,
   LEAST_CLIMB = 4,
   LEAST_GLIDE = 5,
   LEAST_LEVEL = 5,
   LEVEL = 0.8;
+
+/** Hangs still: slower over ground than this, and hardly up or down [m/s]; for so long [s]. */
+const HANGS = 1.2,
+  HANGS_CLIMB = 0.5,
+  LEAST_HOVER = 4;
 
 const numbered = (kind: SegmentKind, spans: readonly Span[]): Segment[] =>
   spans.map((s, i) => ({ kind, name: spans.length > 1 ? `${kind} ${i + 1}` : kind, ...s }));
@@ -154,12 +172,22 @@ export function segmentsOf(log: FlightLog, m: Motion): Segment[] {
     most = best[Math.floor(0.95 * (best.length - 1))] ?? 0;
   const climbs = (i: number) =>
     inAir(i) && climb[i] > Math.max(CLIMBS, CLIMB_SHARE * most) && (pulls === null || pulls(i));
-  const glides = (i: number) => inAir(i) && climb[i] < -SINKS && !(pulls?.(i) ?? false);
-  const level = (i: number) => inAir(i) && !(Math.abs(climb[i]) > LEVEL) && (pulls === null || pulls(i));
+  const ground = startHeight(m);
+  const hangs = (i: number) =>
+    inAir(i) &&
+    Math.hypot(m.east[i], m.north[i]) < HANGS &&
+    Math.abs(climb[i]) < HANGS_CLIMB &&
+    m.height[i] > ground + HIGH;
+  // where nothing says that the motor is off, and the height wanders, a shallow sink may be level flight
+  const sinks = pulls === null && m.heightWanders.sd > DOUBTFUL ? SINKS_SURELY : SINKS;
+  const glides = (i: number) => inAir(i) && climb[i] < -sinks && !(pulls?.(i) ?? false);
+  const level = (i: number) =>
+    inAir(i) && !hangs(i) && !(Math.abs(climb[i]) > LEVEL) && (pulls === null || pulls(i));
   return [
     ...numbered('flight', air),
     ...numbered('climb', stretches(m.t, climbs, LEAST_CLIMB)),
     ...numbered('level', stretches(m.t, level, LEAST_LEVEL)),
     ...numbered('glide', stretches(m.t, glides, LEAST_GLIDE)),
+    ...numbered('hover', stretches(m.t, hangs, LEAST_HOVER)),
   ];
 }

@@ -9,7 +9,9 @@ import { invertSpd, solveDense } from '../numeric';
 export interface GlidePoint {
   /** [m/s] */ readonly speed: number;
   readonly sink: number;
-  /** of the sink, with what the speed is missed by [m/s] */ readonly sigma: number;
+  /** of the sink [m/s] */ readonly sigma: number;
+  /** of the speed [m/s] */ readonly missed: number;
+  /** what it carried over its weight: more than 1 in a turn */ readonly load: number;
 }
 
 export interface GlideTask {
@@ -41,35 +43,75 @@ function spread(of: (f: number, k: number) => number, [f, k]: readonly number[],
   return Math.sqrt(gf * gf * C[0][0] + 2 * gf * gk * C[0][1] + gk * gk * C[1][1]);
 }
 
-/** @returns null with fewer than two points, speeds too near, or a part of drag below nought */
-export function glidePolar({ points, mass, area, density }: GlideTask): GlidePolar | null {
-  const speeds = points.map((p) => p.speed);
-  if (points.length < 2 || Math.max(...speeds) < (1 + APART) * Math.min(...speeds)) return null;
-  const W = mass * G0;
-  const A = [
+/**
+ * Sink of a polar at a speed, and how it grows with the speed.
+ * @param f drag area [m2] @param k dCD/dCL2 @param load over its weight, in a turn
+ */
+export function sinkOf(
+  [f, k]: readonly number[],
+  speed: number,
+  { mass, area, density }: Pick<GlideTask, 'mass' | 'area' | 'density'>,
+  load = 1,
+) {
+  const W = mass * G0,
+    q = 0.5 * density * speed * speed,
+    parasitic = q * f,
+    induced = (k * (load * W) ** 2) / (q * area);
+  return { sink: ((parasitic + induced) * speed) / W, slope: (3 * parasitic - induced) / W };
+}
+
+/** Both parts of the drag by weighted least squares. */
+function splitDrag({ points, mass, area, density }: GlideTask, sigmas: readonly number[]) {
+  const W = mass * G0,
+    A = [
       [0, 0],
       [0, 0],
     ],
     b = [0, 0];
-  for (const { speed, sink, sigma } of points) {
+  points.forEach(({ speed, sink, load }, n) => {
     const q = 0.5 * density * speed * speed,
-      row = [q, (W * W) / (q * area)],
+      row = [q, (load * W) ** 2 / (q * area)],
       drag = (W * sink) / speed,
-      w = 1 / ((W * sigma) / speed) ** 2;
+      w = 1 / ((W * sigmas[n]) / speed) ** 2;
     for (let i = 0; i < 2; i++) {
       b[i] += w * row[i] * drag;
       for (let j = 0; j < 2; j++) A[i][j] += w * row[i] * row[j];
     }
+  });
+  return { x: [...solveDense(A, b)], A };
+}
+
+/** Standard deviations of a mean square over what it should be. */
+const UNLIKELY = 2.3;
+
+/** A speed that is missed misses the sink by the polar's slope there. */
+const ROUNDS = 3;
+
+/** @returns null with fewer than two points, speeds too near, or a part of drag below nought */
+export function glidePolar(task: GlideTask): GlidePolar | null {
+  const { points, mass, area, density } = task,
+    speeds = points.map((p) => p.speed),
+    W = mass * G0;
+  if (points.length < 2 || Math.max(...speeds) < (1 + APART) * Math.min(...speeds)) return null;
+  let sigmas = points.map((p) => Math.hypot(p.sigma, (p.sink * p.missed) / p.speed)),
+    fit = splitDrag(task, sigmas);
+  for (let round = 0; round < ROUNDS; round++) {
+    if (!fit.x.every((v) => v > 0)) return null;
+    sigmas = points.map((p) => Math.hypot(p.sigma, sinkOf(fit.x, p.speed, task, p.load).slope * p.missed));
+    fit = splitDrag(task, sigmas);
   }
-  const [f, k] = solveDense(A, b);
+  const [f, k] = fit.x;
   if (!(f > 0) || !(k > 0)) return null;
   // points that miss the polar by more than they say know it less
   const chi =
-    points.reduce((sum, { speed, sink, sigma }) => {
-      const q = 0.5 * density * speed * speed;
-      return sum + (((q * f + (k * W * W) / (q * area)) * speed) / W / sigma - sink / sigma) ** 2;
-    }, 0) / Math.max(1, points.length - 2);
-  const C = invertSpd(A).map((row) => row.map((v) => v * Math.max(1, chi)));
+    points.reduce(
+      (sum, p, i) => sum + ((sinkOf(fit.x, p.speed, task, p.load).sink - p.sink) / sigmas[i]) ** 2,
+      0,
+    ) / Math.max(1, points.length - 2);
+  const free = Math.max(1, points.length - 2),
+    // more than chance would have it: one in twenty
+    more = chi > 1 + UNLIKELY * Math.sqrt(2 / free) ? chi : 1,
+    C = invertSpd(fit.A).map((row) => row.map((v) => v * more));
   // least power at k CL^2 = 3 CD0, best glide at k CL^2 = CD0
   const at = (share: number) => (f0: number, k0: number) => {
     const CL = Math.sqrt((share * f0) / (area * k0)),

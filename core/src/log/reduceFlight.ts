@@ -4,13 +4,18 @@
  */
 import { airDataOf, type AirData } from './airData';
 import type { FlightLog } from './channels';
-import { climbResult, heightResult, loadResult, powerResult, timeResult } from './flightResults';
+import { dropResults } from './drops';
+import { climbResult, distanceResult, heightResult, loadResult, timeResult } from './flightResults';
 import { glideResults } from './glideResults';
+import { lapResults, lapsOf } from './laps';
 import { motionOf, type Motion } from './motion';
 import { segmentsOf, type Segment } from './phases';
+import { hoverResults, powerResults, rotationResults } from './power';
 import type { LogResult } from './result';
+import { fromTheGround, runResults, runsOf } from './runs';
 import { stallResult, stallsOf } from './stalls';
 import type { Flown, ReduceTask } from './task';
+import { turnResults, turnsOf } from './turns';
 import { windResults } from './windResults';
 
 export interface ReducedLog {
@@ -20,22 +25,49 @@ export interface ReducedLog {
   readonly air: AirData;
 }
 
-/** @param log cleaned */
-export function reduceFlight(log: FlightLog, flown: Flown): ReducedLog {
-  const motion = motionOf(log),
-    found = segmentsOf(log, motion),
-    air = airDataOf(log, motion, found),
-    segments = [...found, ...stallsOf(motion, air, found)],
-    task: ReduceTask = { log, motion, segments, air, flown };
-  const results = [
-    ...windResults(task),
-    ...climbResult(task),
-    ...glideResults(task),
-    ...stallResult(task),
-    ...loadResult(task),
-    ...heightResult(task),
-    ...powerResult(task),
-    ...timeResult(task),
+/** By kind and then by time, what rests on the air after what tells of it. */
+function foundSegments(log: FlightLog, motion: Motion): Segment[] {
+  const phases = segmentsOf(log, motion),
+    air = airDataOf(log, motion, phases);
+  return [
+    ...fromTheGround(motion, phases),
+    ...runsOf(motion, phases),
+    ...lapsOf(log, motion, phases),
+    ...turnsOf(motion, air, phases),
+    ...stallsOf(motion, air, phases),
   ];
-  return { segments, results, motion, air };
+}
+
+const RESULTS_OF: readonly ((task: ReduceTask) => LogResult[])[] = [
+  windResults,
+  runResults,
+  climbResult,
+  glideResults,
+  stallResult,
+  turnResults,
+  lapResults,
+  loadResult,
+  powerResults,
+  hoverResults,
+  rotationResults,
+  dropResults,
+  heightResult,
+  distanceResult,
+  timeResult,
+];
+
+/**
+ * @param log cleaned
+ * @param set stretches as a person set them; null: as they are found
+ */
+export function reduceFlight(
+  log: FlightLog,
+  flown: Flown,
+  set: readonly Segment[] | null = null,
+): ReducedLog {
+  const motion = motionOf(log),
+    segments = set ?? foundSegments(log, motion),
+    air = airDataOf(log, motion, segments),
+    task: ReduceTask = { log, motion, segments, air, flown };
+  return { segments, results: RESULTS_OF.flatMap((of) => of(task)), motion, air };
 }

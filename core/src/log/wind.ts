@@ -24,6 +24,8 @@ interface Points {
   /** over ground [m/s] */ readonly east: Float64Array;
   readonly north: Float64Array;
   /** of the airspeed sensor at the same times [m/s] */ readonly sensor: Float64Array | null;
+  /** up [m/s]: only what is left of the airspeed goes ahead; 0 where it is not known */ readonly climb?: Float64Array;
+  /** what each velocity is missed by along an axis [m/s] */ readonly noise?: number;
 }
 
 const FEWEST = 12;
@@ -64,7 +66,7 @@ const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
 
 /** @returns null where points are too few or headings do not tell wind from airspeed */
 export function fitWind(points: Points): WindFit | null {
-  const { east, north, sensor } = points,
+  const { east, north, sensor, climb, noise = 0 } = points,
     count = east.length;
   if (count < FEWEST || !tellsWind(points)) return null;
   const [x, y, radius] = kasaCircle(points),
@@ -80,11 +82,14 @@ export function fitWind(points: Points): WindFit | null {
           const dx = east[i] - we,
             dy = north[i] - wn,
             v = Math.sqrt(dx * dx + dy * dy) || 1e-9,
-            by = sensor ? sensor[i] : 1;
-          r[i] = v - k * by;
+            by = sensor ? sensor[i] : 1,
+            up = climb?.[i] || 0,
+            ahead = Math.sqrt(Math.max(0.01, k * k * by * by - up * up));
+          // speed across the way only ever adds to its length
+          r[i] = v - (0.5 * noise * noise) / v - ahead;
           J[3 * i] = -dx / v;
           J[3 * i + 1] = -dy / v;
-          J[3 * i + 2] = -by;
+          J[3 * i + 2] = (-k * by * by) / ahead;
         }
       },
     },

@@ -8,7 +8,7 @@ export { bracketIndex, interpolateLinear, splineCurvatures, splineValue, trapezi
 export { contentKey, stableJson } from './contentKey';
 export { cutBelow, updateLinear } from './bayes';
 export { choleskyLower } from './cholesky';
-export { fitRobust } from './robustFit';
+export { fitRobust, hangTogether } from './robustFit';
 export type { RobustFit, RobustTask } from './robustFit';
 export { normalCdf } from './normal';
 export type { BayesUpdate } from './bayes';

@@ -1,8 +1,10 @@
 /**
  * Least squares that outliers do not pull: residuals of Student's t with 4 degrees of freedom, weights by iteration (Lange,
  * Little and Taylor, Robust statistical modeling using the t distribution, JASA 84, 1989). Covariance by Huber's formula
- * (Robust Statistics, 1981, eq. 6.5 of chapter 7, from memory), widened where neighbouring residuals go together: as of a
- * first-order autoregression, by (1 + rho) / (1 - rho).
+ * (Robust Statistics, 1981, eq. 6.5 of chapter 7, from memory). Where rows follow one another in time, what they miss by goes
+ * together: the scores of neighbours are summed under Parzen's window (Andrews, Heteroskedasticity and autocorrelation
+ * consistent covariance matrix estimation, Econometrica 59, 1991), as far apart as their own autocorrelation lasts (Sokal's
+ * window, from memory).
  */
 import { invertSpd, solveDense } from './linear';
 
@@ -24,7 +26,6 @@ export type RobustFit =
       readonly covariance: readonly (readonly number[])[];
       /** of one residual */ readonly scale: number;
       /** 1 for a residual of nought, towards 0 for an outlier */ readonly weights: Float64Array;
-      /** of neighbouring residuals, 0 to 1 */ readonly correlation: number;
       readonly rounds: number;
     }
   | { readonly status: 'too-few' | 'not-settled' | 'singular' };
@@ -32,8 +33,9 @@ export type RobustFit =
 const NU = 4,
   ROUNDS = 60,
   SETTLED = 1e-9;
-/** Residuals that go together more than this say nothing of their own. */
-const MOST_CORRELATED = 0.98;
+/** Autocorrelation is summed until so many times what it comes to; neighbours are taken together so far. */
+const WINDOW = 5,
+  REACH = 10;
 
 /** Scale of the first round: 1.4826 times the middle of what is missed. */
 function firstScale(r: Float64Array): number {
@@ -60,19 +62,73 @@ const weigh = (r: Float64Array, scale: number, w: Float64Array): void => {
   for (let i = 0; i < r.length; i++) w[i] = (NU + 1) / (NU + (r[i] / scale) ** 2);
 };
 
-/** What an unknown estimate is known by: mean square and slope of the weighed residuals, and how far neighbours agree. */
-function spreadOf(r: Float64Array, w: Float64Array, scale: number) {
-  let square = 0,
-    slope = 0,
-    together = 0;
+/** Weighed residuals, and the mean slope of their score. */
+function scoresOf(r: Float64Array, w: Float64Array, scale: number) {
+  const psi = new Float64Array(r.length);
+  let slope = 0;
   for (let i = 0; i < r.length; i++) {
-    const psi = w[i] * r[i],
-      u = (r[i] / scale) ** 2;
-    square += psi * psi;
+    const u = (r[i] / scale) ** 2;
+    psi[i] = w[i] * r[i];
     slope += ((NU + 1) * (NU - u)) / (NU + u) ** 2;
-    if (i > 0) together += psi * w[i - 1] * r[i - 1];
   }
-  return { square, slope, correlation: square > 0 ? together / square : 0 };
+  return { psi, slope: slope / r.length };
+}
+
+/** How many rows hang together: 1 where each is by itself. @param psi of mean nought, in their order */
+export function hangTogether(psi: Float64Array): number {
+  const n = psi.length,
+    square = psi.reduce((s, v) => s + v * v, 0);
+  let sum = 1;
+  for (let k = 1; k < n / 4 && k < WINDOW * sum && square > 0; k++) {
+    let together = 0;
+    for (let i = k; i < n; i++) together += psi[i] * psi[i - k];
+    sum += (2 * together) / square;
+  }
+  return Math.max(1, sum);
+}
+
+/** Of so few rows that say something of their own no more is known than this [variance]. */
+const MOST_WIDENED = 4;
+
+/** Parzen's window at a share of its reach. */
+const parzen = (x: number) => (x < 0.5 ? 1 - 6 * x * x * (1 - x) : 2 * (1 - x) ** 3);
+
+/** Sum of the products of scores, neighbours up to a reach with them. */
+function scoreSums({ count, size }: RobustTask, psi: Float64Array, J: Float64Array, reach: number) {
+  const M = Array.from({ length: size }, () => new Float64Array(size));
+  for (let k = 0; k <= reach; k++) {
+    const by = k === 0 ? 1 : parzen(k / (reach + 1));
+    for (let i = k; i < count; i++) {
+      const both = by * psi[i] * psi[i - k];
+      for (let p = 0; p < size; p++)
+        for (let q = 0; q < size; q++) {
+          const one = J[i * size + p] * J[(i - k) * size + q];
+          M[p][q] += both * (k === 0 ? one : one + J[(i - k) * size + p] * J[i * size + q]);
+        }
+    }
+  }
+  return M;
+}
+
+/** Covariance of the unknowns: inverse slope, sum of scores, inverse slope. */
+function covarianceOf(task: RobustTask, r: Float64Array, J: Float64Array, w: Float64Array, scale: number) {
+  const { count, size } = task,
+    { psi, slope } = scoresOf(r, w, scale),
+    { A } = normal(task, r, J, new Float64Array(count).fill(1)),
+    inverse = invertSpd(A.map((row) => [...row])),
+    free = count / (count - size);
+  if (!task.inTime) {
+    const by = (psi.reduce((s, v) => s + v * v, 0) * free) / (count * slope * slope);
+    return inverse.map((row) => [...row].map((v) => by * v));
+  }
+  const together = hangTogether(psi),
+    reach = Math.min(Math.floor(count / 4), Math.ceil(REACH * together)),
+    M = scoreSums(task, psi, J, reach),
+    half = inverse.map((row) => M.map((_, q) => [...row].reduce((s, v, p) => s + v * M[p][q], 0)));
+  // rows that hang together count as one
+  const alone = count / together,
+    by = Math.min(MOST_WIDENED, alone / Math.max(0.25 * alone, alone - size)) / (slope * slope);
+  return half.map((row) => inverse.map((col) => by * row.reduce((s, v, q) => s + v * col[q], 0)));
 }
 
 /** Residuals this small against what they are the difference of are nought but rounding. */
@@ -126,23 +182,16 @@ export function fitRobust(task: RobustTask, start: readonly number[]): RobustFit
   }
   if (moved > 1e-4 && scale > 0) return { status: 'not-settled' };
   weigh(r, scale || 1, w);
-  const { square, slope, correlation } = spreadOf(r, w, scale || 1),
-    rho = task.inTime ? Math.min(MOST_CORRELATED, Math.max(0, correlation)) : 0;
-  const factor = ((square / (count - size)) * (count / slope) ** 2 * (1 + rho)) / (1 - rho);
-  const { A } = normal(task, r, J, new Float64Array(count).fill(1));
-  let inverse;
   try {
-    inverse = invertSpd(A.map((row) => [...row]));
+    return {
+      status: 'ok',
+      x,
+      covariance: covarianceOf(task, r, J, w, scale || 1),
+      scale,
+      weights: w.map((v) => (v * NU) / (NU + 1)),
+      rounds,
+    };
   } catch {
     return { status: 'singular' };
   }
-  return {
-    status: 'ok',
-    x,
-    covariance: inverse.map((row) => [...row].map((v) => v * factor)),
-    scale,
-    weights: w.map((v) => (v * NU) / (NU + 1)),
-    correlation: rho,
-    rounds,
-  };
 }

@@ -2,7 +2,14 @@ import { sentence } from '../words';
 import { describe, expect, it } from 'vitest';
 import { assess, entryNamed, entryOf, StepCache } from '../assess';
 import { bitternDocument } from '../demo';
-import { FACTOR_IDS, priorCalibration, setPath, type Measurement } from '../design';
+import {
+  emptyRecord,
+  FACTOR_IDS,
+  priorCalibration,
+  setPath,
+  type Measurement,
+  type TestBody,
+} from '../design';
 import {
   adviseNext,
   applyFix,
@@ -11,6 +18,7 @@ import {
   changedGroups,
   effectOf,
   explainDifference,
+  observedOf,
 } from './index';
 
 const doc = bitternDocument();
@@ -28,7 +36,15 @@ function measuredBy(
   const l = assess(doc.brief, doc.design, { ...prior, mean }, cache);
   return quantities.map((q) => {
     const value = entryNamed(l, q, 'tubes-6')!.value;
-    return { quantity: q, state: 'tubes-6', value, sigma: relative * value, from: 'made', setAside: false };
+    return {
+      quantity: q,
+      state: 'tubes-6',
+      value,
+      sigma: relative * value,
+      source: 'typed',
+      from: 'made',
+      setAside: false,
+    };
   });
 }
 
@@ -94,6 +110,81 @@ describe('calibrate', () => {
         cache,
       ).status,
     ).toBe('nothing');
+  });
+  it('of several readings of one number a wild one counts less, and is pointed at', () => {
+    const good = measuredBy({ dragArea: 1.15 }, ['lapTime', 'lapSpeed', 'glideRatio'], 0.01),
+      [time] = good,
+      wild: Measurement = { ...time, value: 1.3 * time.value, source: 'logged' };
+    const observed = (measurements: Measurement[]) => [
+      { test: 't1', brief: doc.brief, design: doc.design, measurements },
+    ];
+    const fit = (list: Measurement[]) => {
+      const r = calibrate(prior, observed(list), ['t1'], cache);
+      if (r.status !== 'updated') throw new Error('not updated');
+      return r;
+    };
+    const clean = fit(good),
+      mixed = fit([...good, wild]),
+      drag = (r: typeof clean) => r.calibration.mean[idx('dragArea')];
+    expect(Math.abs(drag(mixed) - drag(clean))).toBeLessThan(0.04);
+    const row = mixed.rows.find((x) => x.source === 'logged')!;
+    expect(row.weight).toBeLessThan(0.1);
+    expect(row.outlier).toBe(true);
+    for (const x of mixed.rows.filter((q) => q.source === 'typed')) expect(x.weight).toBeGreaterThan(0.8);
+  });
+  it('what no factor moves, or is set aside, is named with its test and the reason', () => {
+    const [time] = measuredBy({}, ['lapTime'], 0.01);
+    const kept: Measurement = { ...time, quantity: 'log-windSpeed', setAside: true, reason: 'of the day' },
+      odd: Measurement = { ...time, quantity: 'payloadCount' };
+    const r = calibrate(
+      prior,
+      [{ test: 't7', brief: doc.brief, design: doc.design, measurements: [time, kept, odd] }],
+      [],
+      cache,
+    );
+    expect(r.status === 'updated' && r.unused).toEqual([
+      { quantity: 'log-windSpeed', test: 't7', reason: 'of the day' },
+      { quantity: 'payloadCount', test: 't7', reason: 'no factor moves it' },
+    ]);
+  });
+  it('what each test taught: the factor whose spread it narrows, the others known', () => {
+    const of = (test: string, list: Measurement[]) => ({
+      test,
+      brief: doc.brief,
+      design: doc.design,
+      measurements: list,
+    });
+    const r = calibrate(
+      prior,
+      [
+        of('stall', measuredBy({ clMax: 0.92 }, ['stallSpeed'], 0.01)),
+        of('laps', measuredBy({ dragArea: 1.2 }, ['lapSpeed', 'lapTime'], 0.01)),
+      ],
+      [],
+      cache,
+    );
+    if (r.status !== 'updated') throw new Error('not updated');
+    const [stall, laps] = r.lessons;
+    expect(stall.factors.map((f) => f.factor)).toContain('clMax');
+    expect(stall.factors.find((f) => f.factor === 'clMax')!.narrowed).toBeGreaterThan(0.2);
+    expect(laps.factors[0].factor).toBe('dragArea');
+  });
+  it('readings are held against the mass, CG and air that they were flown with', () => {
+    const body = {
+      card: { state: 'tubes-6' },
+      record: { ...emptyRecord({ flown: true, mass: 2.6 }) },
+      measurements: [
+        { ...measuredBy({}, ['climbRate'], 0.01)[0], conditions: { mass: 2.4, wind: 3 } },
+        measuredBy({}, ['lapTime'], 0.01)[0],
+      ],
+    } as unknown as TestBody;
+    const groups = observedOf(doc, body);
+    expect(groups).toHaveLength(2);
+    expect(groups[0].brief.site.wind).toBe(3);
+    const massOf = (i: number) =>
+      entryOf(assess(groups[i].brief, groups[i].design, prior, cache), 'mass', 'tubes-6')!.value;
+    expect(massOf(0)).toBeCloseTo(2.4, 6);
+    expect(massOf(1)).toBeCloseTo(2.6, 6);
   });
   it('a windy day is held against a windy prediction', () =>
     expect(briefOfTheDay(doc.brief, 290, 4).site).toMatchObject({

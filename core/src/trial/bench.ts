@@ -411,6 +411,7 @@ function measured(site: NonNullable<ReturnType<typeof siteFigures>>, runs: numbe
     state: 'all',
     value: site.values[i],
     sigma: Math.max(site.sigma[i], 1e-6),
+    source: 'bench',
     from,
     setAside: false,
   }));

@@ -1,9 +1,6 @@
-export { cleanLog } from './cleanLog';
-export type { CleanLog } from './cleanLog';
-export { fitWind } from './fitWind';
-export { reduceLog } from './reduceLog';
-export type { Reduced } from './reduceLog';
-export { measurementsOf, recordQuestions, reduceRecord, remeasured, SIMULATED_LOG } from './reduceRecord';
+export { conditionsOf, measurementsOf, recordQuestions, reduceRecord, remeasured } from './reduceRecord';
+export { chosenAside, logMeasurements, logQuantity, teachesNothing, withLog } from './fromLog';
+export type { LogTold } from './fromLog';
 export { stopLine } from './stopLine';
 export { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor } from './cautions';
 export type { Caution, CheckLine, Place } from './cautions';

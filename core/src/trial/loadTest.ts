@@ -39,7 +39,7 @@ export function loadMeasurements(test: LoadTest): Measurement[] {
   if (!plan) return [];
   const out: Measurement[] = [],
     from = kind === 'tips' ? 'lifted by the tips' : `bags, ${direction}`,
-    whole = { state: 'all', setAside: false };
+    whole = { state: 'all', source: 'bench' as const, setAside: false };
   const bent = bendingRatio(test);
   if (bent)
     out.push({

@@ -3,18 +3,32 @@
  * (common practice, no source).
  */
 import { quantityDef, type Ledger, entryNamed } from '../assess';
-import type { Measurement, TestBody } from '../design';
-import { reduceLog } from './reduceLog';
+import type { Conditions, Measurement, Source, TestBody } from '../design';
+import { chosenAside } from './fromLog';
 import { reduceRubber } from './rubberLog';
 
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
+
+/** How the aircraft was that day, as far as the form says. */
+export function conditionsOf({ record: r }: Pick<TestBody, 'record'>): Conditions {
+  return {
+    temperature: r.temperature,
+    wind: r.wind,
+    ...(r.mass !== null ? { mass: r.mass } : {}),
+    ...(r.cgX !== null ? { cgX: r.cgX } : {}),
+    ...(r.chargeBefore !== null ? { charge: r.chargeBefore } : {}),
+    ...(r.pack ? { pack: r.pack } : {}),
+    ...(r.propeller ? { propeller: r.propeller } : {}),
+    ...(r.configuration ? { configuration: r.configuration } : {}),
+  };
+}
 
 /** Measurements that follow from the form alone. */
 export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measurement[] {
   const { record: r, card } = body;
   const out: Measurement[] = [];
-  const add = (quantity: string, value: number, sigma: number, from: string) =>
-    out.push({ quantity, state: card.state, value, sigma, from, setAside: false });
+  const add = (quantity: string, value: number, sigma: number, from: string, source: Source = 'typed') =>
+    out.push({ quantity, state: card.state, value, sigma, source, from, setAside: false });
   if (r.laps.length) {
     const m = mean(r.laps);
     const spread = Math.sqrt(r.laps.reduce((s, x) => s + (x - m) ** 2, 0) / Math.max(1, r.laps.length - 1));
@@ -23,6 +37,7 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
       m,
       Math.max(0.3, r.laps.length > 1 ? spread / Math.sqrt(r.laps.length) : 0.03 * m),
       `${r.laps.length} timed laps`,
+      'timed',
     );
   }
   if (r.groundRun !== null && r.groundRun > 0)
@@ -38,45 +53,54 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
     r.chargeBefore > r.chargeAfter
   ) {
     const amps = (r.chargeBefore - r.chargeAfter) / r.duration;
-    if (r.hung) add('hoverCurrent', amps, 0.1 * amps, 'charge used over the time in the air');
+    if (r.hung) add('hoverCurrent', amps, 0.1 * amps, 'charge used over the time in the air', 'timed');
     else
       out.push({
         quantity: 'lapCurrent',
         state: card.state,
         value: amps,
         sigma: 0.08 * amps,
-        from: 'charge used over motor time: the mean of take-off, climb and turns, not the current on the straights at lap throttle; kept out of the fit',
+        source: 'timed',
+        from: 'charge used over motor time',
         setAside: true,
+        reason: 'mean of take-off, climb, turns and all: not the current on the straights at lap throttle',
       });
   }
   if (r.rubber) out.push(...reduceRubber(r.rubber, card.state));
   return out;
 }
 
-/** Where a log comes from; what is made up is never called measured. */
-export const SIMULATED_LOG = 'simulated logger';
-
 /**
- * Form and log together, each under its own source. Where both speak of one quantity and differ by more than three of their
- * joint sigmas, or the log is made up, what a person read stands and the log's reading is set aside until asked for.
+ * Form and logs together, each value under its own source. Where both speak of one quantity and differ by more than three of
+ * their joint sigmas, what a person read stands and the log's reading is set aside until asked for.
  */
 export function measurementsOf(body: TestBody): { measurements: Measurement[]; remarks: string[] } {
-  const typed = reduceRecord(body),
-    remarks = unusedFigures(body);
-  if (!body.log) return { measurements: typed, remarks };
-  const log = reduceLog(body.log.rows, body.card.state),
-    source = body.log.name === SIMULATED_LOG ? SIMULATED_LOG : 'log';
-  const logged = log.measurements.map((m): Measurement => {
-    const own = typed.find((t) => t.quantity === m.quantity);
-    const aside = own !== undefined && (source === SIMULATED_LOG || disagree(own, m));
-    return { ...m, from: `${source}: ${m.from}`.slice(0, 200), setAside: m.setAside || aside };
-  });
+  const conditions = conditionsOf(body),
+    typed = reduceRecord(body).map((m): Measurement => ({ ...m, conditions })),
+    held = new Set((body.logs ?? []).map((l) => l.file)),
+    logged = body.measurements
+      .filter((m) => m.segment && held.has(m.segment.log))
+      .map((m) => besideTyped(m, typed));
   // the current on the straights is in the log's energy of a lap already
   const whole = logged.some((m) => m.quantity === 'lapEnergy');
   return {
     measurements: [...typed.filter((m) => !(whole && m.quantity === 'lapCurrent')), ...logged],
-    remarks: [...remarks, ...log.remarks, ...comparisons(typed, logged)],
+    remarks: [...unusedFigures(body), ...comparisons(typed, logged)],
   };
+}
+
+const DISAGREES = 'far from what a person read; choose',
+  MADE_UP = 'made up by the simulated logger, and a person read it too';
+
+/** What a log read, held against what a person did. */
+function besideTyped(m: Measurement, typed: readonly Measurement[]): Measurement {
+  if (m.reason !== undefined && m.reason !== DISAGREES && m.reason !== MADE_UP) return m;
+  const { reason: _, ...plain } = m,
+    own = typed.find((t) => t.quantity === m.quantity && t.state === m.state);
+  if (own && m.source === 'simulated') return { ...plain, setAside: true, reason: MADE_UP };
+  return own && disagree(own, m)
+    ? { ...plain, setAside: true, reason: DISAGREES }
+    : { ...plain, setAside: false };
 }
 
 const disagree = (a: Measurement, b: Measurement) =>
@@ -104,7 +128,8 @@ function comparisons(typed: readonly Measurement[], logged: readonly Measurement
   });
 }
 
-const sourceKey = (m: Measurement) => `${m.quantity}|${m.from.split(':')[0]}`;
+const sourceKey = (m: Measurement) =>
+  `${m.quantity}|${m.source}|${m.segment?.log ?? ''}|${m.segment?.name ?? ''}`;
 
 /**
  * Measurements after an edit of a test: as they follow from it, with what the person set aside or took back by hand left so.
@@ -118,23 +143,22 @@ export function remeasured(before: TestBody, after: TestBody): Measurement[] {
       .filter((m) => rule.has(sourceKey(m)) && rule.get(sourceKey(m)) !== m.setAside)
       .map((m) => [sourceKey(m), m.setAside]),
   );
-  return measurementsOf(after).measurements.map((m) => ({
-    ...m,
-    setAside: chosen.get(sourceKey(m)) ?? m.setAside,
-  }));
+  return measurementsOf(after).measurements.map((m) => chosenAside(m, chosen.get(sourceKey(m))));
 }
 
 /** Readings far from the prediction, and figures no day has: asked about, never refused. */
 export function recordQuestions(body: TestBody, ledger: Ledger): string[] {
   const { record: r } = body;
-  const far = body.measurements.flatMap((m) => {
-    const e = entryNamed(ledger, m.quantity, m.state);
-    const ratio = e && e.value > 0 && m.value > 0 ? m.value / e.value : 1;
-    if (ratio < FAR && ratio > 1 / FAR) return [];
-    const times = ratio > 1 ? `${ratio.toPrecision(2)} times` : `${(100 * ratio).toPrecision(2)} % of`;
-    const slip = Math.abs(Math.abs(Math.log10(ratio)) - 1) < 0.2 ? ' A slip of ten, or another unit?' : '';
-    return [`${quantityDef(m.quantity)?.name ?? m.quantity} is ${times} the prediction: is it so?${slip}`];
-  });
+  const far = body.measurements
+    .filter((m) => !m.segment)
+    .flatMap((m) => {
+      const e = entryNamed(ledger, m.quantity, m.state);
+      const ratio = e && e.value > 0 && m.value > 0 ? m.value / e.value : 1;
+      if (ratio < FAR && ratio > 1 / FAR) return [];
+      const times = ratio > 1 ? `${ratio.toPrecision(2)} times` : `${(100 * ratio).toPrecision(2)} % of`;
+      const slip = Math.abs(Math.abs(Math.log10(ratio)) - 1) < 0.2 ? ' A slip of ten, or another unit?' : '';
+      return [`${quantityDef(m.quantity)?.name ?? m.quantity} is ${times} the prediction: is it so?${slip}`];
+    });
   return [
     ...far,
     ...(r.wind > 12

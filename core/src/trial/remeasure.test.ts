@@ -2,7 +2,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Ledger } from '../assess';
 import { bitternDocument, gnatDocument } from '../demo';
-import { emptyRecord, type LogRow, type TestBody } from '../design';
+import { emptyRecord, type LogEntry, type Measurement, type TestBody } from '../design';
 import {
   designOfTheDay,
   measurementsOf,
@@ -10,7 +10,7 @@ import {
   reduceRubber,
   remeasured,
   rubberSeason,
-  SIMULATED_LOG,
+  logMeasurements,
 } from './index';
 
 const record = emptyRecord({
@@ -19,7 +19,7 @@ const record = emptyRecord({
   temperature: 288,
   wind: 1,
 });
-const body = (patch: Partial<TestBody['record']>, log: TestBody['log'] = null): TestBody => {
+const body = (patch: Partial<TestBody['record']>): TestBody => {
   const made: TestBody = {
     card: {
       title: 'Hop',
@@ -32,7 +32,7 @@ const body = (patch: Partial<TestBody['record']>, log: TestBody['log'] = null): 
     },
     checklist: [],
     signedBy: '',
-    log,
+    log: null,
     measurements: [],
     record: { ...record, ...patch },
   };
@@ -53,22 +53,34 @@ const edit = (b: TestBody, patch: Partial<TestBody['record']>): TestBody => {
   return { ...next, measurements: remeasured(b, next) };
 };
 
-/** Laps of 20 s at 12 m/s on a racetrack, five rows a second. */
-function flight(laps: number): LogRow[] {
-  const rows: LogRow[] = [];
-  let x = 0,
-    y = 0,
-    h = 0;
-  for (let k = 0; k < laps * 100; k++) {
-    const turning = k % 50 >= 40;
-    h += turning ? Math.PI / 10 : 0;
-    x += 12 * Math.cos(h) * 0.2;
-    y += 12 * Math.sin(h) * 0.2;
-    rows.push([k * 0.2, x, y, 20, 12, 15, 8]);
-  }
-  return rows;
-}
-const log = (name: string) => ({ name, rows: flight(6), remarks: [] });
+/** What a log said of laps of 20 s. */
+const FILE = 'a'.repeat(64);
+const said = (source: 'logged' | 'simulated'): Measurement[] =>
+  logMeasurements(
+    [
+      { id: 'lapTime', value: 20.2, sigma: 0.3, kind: 'time', segment: '3 laps', method: 'm', count: 3 },
+      { id: 'groundRun', value: 11, sigma: 0.6, kind: 'distance', segment: 'run', method: 'm', count: 20 },
+      { id: 'windSpeed', value: 3, sigma: 0.1, kind: 'speed', segment: 'flight', method: 'm', count: 900 },
+    ],
+    { file: FILE, source, state: 'tubes-8', conditions: {}, aspectRatio: 6 },
+  );
+const withLog = (patch: Partial<TestBody['record']>, source: 'logged' | 'simulated'): TestBody => {
+  const plain = body(patch);
+  const entry: LogEntry = {
+    file: FILE,
+    name: 'hop.csv',
+    origin: source,
+    rows: 900,
+    length: 180,
+    begun: null,
+    columns: null,
+    kept: [],
+    segments: null,
+    faults: {},
+  };
+  const logged = { ...plain, logs: [entry], measurements: [...plain.measurements, ...said(source)] };
+  return { ...logged, measurements: measurementsOf(logged).measurements };
+};
 
 describe('turns of a rubber model', () => {
   it('typing them measures nothing but themselves (“time aloft 1 s” was made up)', () => {
@@ -91,30 +103,39 @@ describe('turns of a rubber model', () => {
 
 describe('two readings of one thing', () => {
   it('a simulated log never stands over what a person timed, and says what it is', () => {
-    const b = body({ laps: [24, 25, 24], groundRun: 14 }, log(SIMULATED_LOG));
-    const laps = of(b, 'lapTime');
-    expect(laps.map((m) => [m.from.split(':')[0], m.setAside])).toEqual([
-      ['3 timed laps', false],
-      [SIMULATED_LOG, true],
+    const b = withLog({ laps: [24, 25, 24], groundRun: 14 }, 'simulated');
+    expect(of(b, 'lapTime').map((m) => [m.source, m.setAside])).toEqual([
+      ['timed', false],
+      ['simulated', true],
     ]);
-    expect(of(b, 'groundRun').find((m) => m.from.startsWith('tape'))).toMatchObject({
+    expect(of(b, 'groundRun').find((m) => m.source === 'typed')).toMatchObject({
       value: 14,
       setAside: false,
     });
   });
   it('a log that agrees is used beside the form; one that does not waits to be asked for', () => {
-    const agreeing = body({ laps: [20, 20, 20] }, log('hop.csv'));
-    expect(of(agreeing, 'lapTime').map((m) => m.setAside)).toEqual([false, false]);
-    const other = body({ laps: [31, 32, 31] }, log('hop.csv'));
+    expect(of(withLog({ laps: [20, 20, 20] }, 'logged'), 'lapTime').map((m) => m.setAside)).toEqual([
+      false,
+      false,
+    ]);
+    const other = withLog({ laps: [31, 32, 31] }, 'logged');
     expect(of(other, 'lapTime').map((m) => m.setAside)).toEqual([false, true]);
     expect(measurementsOf(other).remarks.join()).toMatch(
       /disagree on lapTime: 31\.3 against 20\.\d\. .*choose/,
     );
   });
-  it('what only the log has is used', () => {
-    const b = body({}, log('hop.csv'));
-    expect(b.measurements.length).toBeGreaterThan(0);
-    expect(b.measurements.every((m) => !m.setAside && m.from.startsWith('log: '))).toBe(true);
+  it('what only the log has is used; what is of the day teaches nothing, and says why', () => {
+    const b = withLog({}, 'logged');
+    expect(of(b, 'groundRun')[0]).toMatchObject({ setAside: false, source: 'logged' });
+    expect(of(b, 'log-windSpeed')[0]).toMatchObject({
+      setAside: true,
+      reason: 'of the day, not of the aircraft',
+    });
+  });
+  it('a log that is taken out takes what it said with it; the rest of the record stays', () => {
+    const b = withLog({ laps: [20, 20, 20] }, 'logged'),
+      without = { ...b, logs: [] };
+    expect(remeasured(b, without).map((m) => m.source)).toEqual(['timed']);
   });
 });
 
@@ -134,7 +155,7 @@ describe('set aside', () => {
     };
     const later = edit(chosen, { stallSpeed: 8 });
     expect(later.measurements.filter((m) => m.setAside).map((m) => m.quantity)).toEqual(['lapTime']);
-    const disagreeing = body({ laps: [31, 32, 31] }, log('hop.csv'));
+    const disagreeing = withLog({ laps: [31, 32, 31] }, 'logged');
     const taken = {
       ...disagreeing,
       measurements: disagreeing.measurements.map((m) => ({ ...m, setAside: false })),
@@ -148,14 +169,14 @@ describe('set aside', () => {
 });
 
 describe('figures that nothing is made of are told (charge was ignored without a word)', () => {
-  const said = (patch: Partial<TestBody['record']>) => measurementsOf(body(patch)).remarks.join();
+  const remarks = (patch: Partial<TestBody['record']>) => measurementsOf(body(patch)).remarks.join();
   it.each([
     [{ chargeBefore: 9000 }, /One charge alone/],
     [{ chargeBefore: 9000, chargeAfter: 9000 }, /not below the charge before/],
     [{ chargeBefore: 9000, chargeAfter: 4000 }, /without the motor time/],
     [{ chargeBefore: 9000, chargeAfter: 4000, duration: 300 }, /^$/],
     [{}, /^$/],
-  ] as [Partial<TestBody['record']>, RegExp][])('%o', (patch, re) => expect(said(patch)).toMatch(re));
+  ] as [Partial<TestBody['record']>, RegExp][])('%o', (patch, re) => expect(remarks(patch)).toMatch(re));
 });
 
 describe('questions of a record', () => {

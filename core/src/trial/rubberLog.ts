@@ -1,8 +1,12 @@
 /** Indoor and free-flight records: turns, torque, seconds, height; what they say of rpm and effective pitch. */
-import { powertrainOf, type Design, type Measurement, type TestBody } from '../design';
+import { powertrainOf, type Design, type Measurement, type Source, type TestBody } from '../design';
 import { effectivePitch, meanRotation, rubberMotor } from '../power';
 
 type RubberRecord = NonNullable<TestBody['record']['rubber']>;
+
+/** Of a flight that touched something, steered or found lift nothing is learned. */
+const asideOf = ({ clean }: RubberRecord) =>
+  clean ? { setAside: false } : { setAside: true, reason: 'not a clean flight' };
 
 /**
  * Measurements of one flight. Uncertainties: a stopwatch and a thumb, a balloon's height, a counter that slips
@@ -10,10 +14,16 @@ type RubberRecord = NonNullable<TestBody['record']['rubber']>;
  */
 export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
   const out: Measurement[] = [];
-  const add = (quantity: string, value: number, sigma: number, from: string) =>
-    out.push({ quantity, state, value, sigma, from, setAside: !r.clean });
+  const add = (quantity: string, value: number, sigma: number, from: string, source: Source = 'typed') =>
+    out.push({ quantity, state, value, sigma, source, from, ...asideOf(r) });
   if (r.seconds !== null)
-    add('flightTime', r.seconds, Math.max(1, 0.03 * r.seconds), 'stopwatch; air and drift are in it');
+    add(
+      'flightTime',
+      r.seconds,
+      Math.max(1, 0.03 * r.seconds),
+      'stopwatch; air and drift are in it',
+      'timed',
+    );
   const omega = rotationOf(r);
   if (omega !== null) add('propellerRpm', omega, 0.03 * omega, '60 (launch turns − turns left) / seconds');
   if (r.turnsLeft !== null && r.launchTurns !== null && r.launchTurns > r.turnsLeft) {
@@ -27,8 +37,9 @@ export function reduceRubber(r: RubberRecord, state: string): Measurement[] {
       state: 'all',
       value: r.launchTorque,
       sigma: 0.06 * r.launchTorque,
+      source: 'typed',
       from: 'torque meter at the hook',
-      setAside: !r.clean,
+      ...asideOf(r),
     });
   return out;
 }

@@ -3,9 +3,9 @@
  * extensions of several makers under those names, and in GPX 1.0 beside the place.
  */
 import type { FlightLog, LogEvent } from '@skiametra/core/log';
-import { SaxesParser } from 'saxes';
 import { Growing } from './grow';
 import { timeSeconds } from './timeCells';
+import { readXml, trackLog, type XmlReader } from './xmlTrack';
 
 const DEG = Math.PI / 180;
 /** What is read of a point, by the local name of its element: channel and scale. */
@@ -17,14 +17,13 @@ const TOLD: Readonly<Record<string, readonly ['height' | 'groundSpeed' | 'track'
 const COLUMNS = ['t', 'lat', 'lon', 'height', 'groundSpeed', 'track'] as const;
 type Point = Record<(typeof COLUMNS)[number], number>;
 
-const local = (name: string) => name.slice(name.indexOf(':') + 1);
 /** A degree as XML's decimal; NaN outside of the schema's range. */
 const degrees = (text: string | undefined, most: number): number => {
   const v = text === undefined || text.trim() === '' ? NaN : Number(text);
   return Math.abs(v) <= most ? v * DEG : NaN;
 };
 
-class Reading {
+class Reading implements XmlReader {
   readonly into = Object.fromEntries(COLUMNS.map((id) => [id, new Growing()])) as Record<
     (typeof COLUMNS)[number],
     Growing
@@ -73,36 +72,7 @@ export const looksLikeGpx = (head: string): boolean =>
 
 /** @throws RangeError where it is no XML, or has no point with a time */
 export async function readGpx(pieces: AsyncIterable<string>): Promise<FlightLog> {
-  const parser = new SaxesParser(),
-    r = new Reading();
-  let wrong: Error | null = null;
-  parser.on('error', (e) => (wrong ??= e));
-  parser.on('opentag', ({ name, attributes }) => r.open(local(name), attributes));
-  parser.on('text', (text) => r.says(text));
-  parser.on('cdata', (text) => r.says(text));
-  parser.on('closetag', ({ name }) => r.close(local(name)));
-  for await (const piece of pieces) {
-    parser.write(piece);
-    if (wrong) break;
-  }
-  if (!wrong) parser.close();
-  if (wrong) throw new RangeError(`The file is no whole XML: ${(wrong as Error).message}.`);
-  const { t, ...rest } = r.into,
-    times = t.taken(),
-    first = times.find((v) => Number.isFinite(v));
-  if (first === undefined)
-    throw new RangeError(
-      times.length > 0
-        ? 'The points of this track have no times: a drawn route says nothing of a flight.'
-        : 'The file holds no track.',
-    );
-  const channels = Object.entries(rest).flatMap(([id, of]) =>
-    of.taken().some(Number.isFinite) ? [[id, of.taken()] as const] : [],
-  );
-  return {
-    t: times.map((v) => v - first),
-    channels: Object.fromEntries(channels),
-    events: r.events.map((e) => ({ ...e, t: e.t - first })),
-    begun: new Date(first * 1000).toISOString(),
-  };
+  const r = new Reading();
+  await readXml(pieces, r);
+  return trackLog(r.into, r.events);
 }

@@ -37,7 +37,10 @@ const NAMES: readonly (readonly [RegExp, ChannelId | 'event'])[] = [
   [/\b(pitch|nick)\b/, 'pitch'],
   [/\b(acc|accel|acceleration|a|imu)\b.*\bx\b|^(ax|accx|gx|acc x)$/, 'ax'],
   [/\b(acc|accel|acceleration|a|imu)\b.*\by\b|^(ay|accy|gy|acc y)$/, 'ay'],
-  [/\b(acc|accel|acceleration|a|imu)\b.*\bz\b|^(az|accz|gz|acc z|nz|g load|load factor|g force)$/, 'az'],
+  [
+    /\b(acc|accel|acceleration|a|imu)\b.*\bz\b|^(az|accz|gz|acc z|nz|g load|load|load g|load factor|g force)$/,
+    'az',
+  ],
   [/\b(volt|volts|voltage|vbat|vfas|rxbt|batt v|u bat|spannung|pack v)\b|^u$/, 'volts'],
   [/\b(mah|capacity|capa|charge|consumption|consumed|used|kapazität|kapaz)\b/, 'charge'],
   [/\b(amp|amps|ampere|current|curr|strom|batt a)\b|^i$/, 'amps'],
@@ -62,6 +65,7 @@ const wordsOf = (name: string) =>
 
 interface Column {
   readonly name: string;
+  /** as it stands there */ readonly raw: string;
   readonly unit: string;
   readonly cells: readonly string[];
   readonly numbers: readonly number[];
@@ -73,14 +77,18 @@ function columnsOf({ names, units, rows, decimal }: Layout): Column[] {
     const numbers = cells
       .map((c) => Number(decimal === ',' ? c.replace(',', '.') : c))
       .filter(Number.isFinite);
-    return { name: wordsOf(name), unit: units[i] ?? '', cells, numbers };
+    return { name: wordsOf(name), raw: name, unit: units[i] ?? '', cells, numbers };
   });
 }
 
-/** A unit that is written beside the name, or is the last word of it. */
-function writtenUnit({ name, unit }: Column, dim: string) {
-  const last = name.split(' ').at(-1)!;
-  return unitSpelled(unit, dim) ?? (last === name ? null : unitSpelled(last, dim));
+/** A unit that is written beside the name, or behind its last underscore or blank, or as its last word. */
+function writtenUnit({ name, raw, unit }: Column, dim: string) {
+  const last = name.split(' ').at(-1)!,
+    behind = /[_ ]([^_ ]+)$/.exec(raw)?.[1];
+  if (unit !== '') return unitSpelled(unit, dim);
+  if (behind !== undefined && unitSpelled(behind, dim)) return unitSpelled(behind, dim);
+  // a word that was parted from what stands before it is none
+  return last === name || behind !== undefined ? null : unitSpelled(last, dim);
 }
 
 const sizeOf = (numbers: readonly number[]) => {

@@ -1,3 +1,4 @@
+export { columnsOf, mappingOf } from './columns';
 export { readLog } from './readLog';
 export type { LogRead } from './readLog';
 export type { ColumnUse, Mapping } from './guess';

@@ -1,8 +1,10 @@
 /** A log of any make: the beginning is looked at, columns are guessed or as they were chosen, rows stream. */
 import type { FlightLog } from '@skiametra/core/log';
 import { guessMapping, type Mapping } from './guess';
+import { looksLikeGeoJson, readGeoJson } from './geoJson';
 import { looksLikeGpx, readGpx } from './gpx';
 import { looksLikeIgc, readIgc } from './igc';
+import { looksLikeKml, readKml } from './kml';
 import { layoutOf, type Layout } from './layout';
 import { readTable } from './readTable';
 import { peek, textOf, type Bytes, type Reading } from './text';
@@ -17,6 +19,14 @@ export type LogRead =
   | { status: 'ok'; log: FlightLog; /** null of a format that says so itself */ table: TableRead | null }
   | { status: 'error'; message: string };
 
+/** Formats that say themselves what they hold. */
+const TRACKS = [
+  { looks: looksLikeGpx, read: readGpx },
+  { looks: looksLikeIgc, read: readIgc },
+  { looks: looksLikeKml, read: readKml },
+  { looks: looksLikeGeoJson, read: readGeoJson },
+];
+
 /** Letters of the beginning that are looked at. */
 const HEAD = 60_000;
 
@@ -30,7 +40,7 @@ export async function readLog(
   choose: (guess: Mapping, layout: Layout) => Mapping = (guess) => guess,
 ): Promise<LogRead> {
   const { head, whole, again } = await peek(textOf(bytes, reading), HEAD);
-  const track = looksLikeGpx(head) ? readGpx : looksLikeIgc(head) ? readIgc : null;
+  const track = TRACKS.find(({ looks }) => looks(head))?.read;
   if (track) return taken(async () => ({ log: await track(again), table: null }));
   const found = layoutOf(head, whole);
   if (found.status === 'error') return found;

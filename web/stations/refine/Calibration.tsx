@@ -2,11 +2,11 @@
 /** Factors that bring the prediction to the measurements. */
 import { Button, Group } from '@mantine/core';
 import { useMemo } from 'react';
-import { quantityDef } from '@skiametra/core/assess';
 import { FACTORS } from '@skiametra/core/design';
 import { formatMeasured } from '@skiametra/core/units';
 import { useCalibrate } from '../../parts/useCalibrate';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
+import { Lessons } from './Lessons';
 
 /** Factors that bear on any number of this aircraft: those of a wing say nothing of what has none. */
 function useReached(): readonly boolean[] {
@@ -110,21 +110,7 @@ export function Calibration() {
         </div>
       )}
       {result?.status === 'nothing' && <div role="alert">{result.reason}</div>}
-      {result?.status === 'updated' && result.rows.some((r) => r.outlier) && (
-        <div className="caution">
-          Far from what was expected, and worth a second look:{' '}
-          {result.rows
-            .filter((r) => r.outlier)
-            .map((r) => `${quantityDef(r.quantity)?.name ?? r.quantity} (${r.surprise.toFixed(1)} sigma)`)
-            .join(', ')}
-          . Kept in the fit; set it aside in Test if it was a bad reading.
-        </div>
-      )}
-      {result?.status === 'updated' && result.unused.length > 0 && (
-        <p className="dim over8">
-          Not used by any factor: {result.unused.map((u) => quantityDef(u)?.name ?? u).join(', ')}.
-        </p>
-      )}
+      {result?.status === 'updated' && <Lessons result={result} />}
     </section>
   );
 }

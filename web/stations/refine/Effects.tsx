@@ -34,7 +34,13 @@ export function Effects({ fix }: { fix: Fix }) {
     };
   }, [document, key]);
   if (!effects) return <p className="dim">Working out what else changes …</p>;
-  const rows = effects.filter((e) => e.state === loading || e.state === 'all').slice(0, SHOWN_EFFECTS);
+  // what it scores first, then what is asked
+  const askedFor = new Set(document.brief.requirements.map((r) => r.quantity)),
+    rank = (id: string) => (id === 'bestScore' || id === 'score' ? 0 : askedFor.has(id) ? 1 : 2);
+  const rows = effects
+    .filter((e) => e.state === loading || e.state === 'all')
+    .sort((a, b) => rank(a.id) - rank(b.id))
+    .slice(0, SHOWN_EFFECTS);
   return (
     <div className="mt8">
       <div className="dim note">

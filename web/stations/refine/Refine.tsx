@@ -2,6 +2,7 @@
 import { AdviceList } from './AdviceList';
 import { Calibration } from './Calibration';
 import { Comparison } from './Comparison';
+import { Journey } from './Journey';
 import { ThreeColumns } from './ThreeColumns';
 import { VersionTree } from './VersionTree';
 
@@ -9,6 +10,7 @@ export function Refine() {
   return (
     <div className="station cols-refine">
       <div className="stack">
+        <Journey />
         <ThreeColumns />
         <Comparison />
       </div>

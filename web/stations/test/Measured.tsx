@@ -1,21 +1,42 @@
 'use client';
-/** What was measured in a flight. */
+/** What was measured in a flight: each value under its source, beside what was predicted, with a tick whether it may teach. */
 import { Checkbox } from '@mantine/core';
 import { entryNamed, quantityDef } from '@skiametra/core/assess';
-import type { TestBody } from '@skiametra/core/design';
-import { measurementsOf, recordQuestions } from '@skiametra/core/trial';
+import type { Measurement, Source, TestBody } from '@skiametra/core/design';
+import { logQuantity, measurementsOf, recordQuestions, chosenAside } from '@skiametra/core/trial';
 import { formatMeasured } from '@skiametra/core/units';
+import { askedOf } from '../../parts/marks/useMarks';
 import { MarkLegend, ThreeMark } from '../../parts/marks/ThreeMark';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
+
+const SOURCES: Readonly<Record<Source, string>> = {
+  typed: 'typed',
+  timed: 'timed',
+  logged: 'logged',
+  bench: 'bench',
+  footage: 'footage',
+  simulated: 'simulated',
+};
+
+/** Values of one quantity together, in the order in which the first of each came. */
+function together(list: readonly Measurement[]): { key: string; of: { m: Measurement; i: number }[] }[] {
+  const groups = new Map<string, { m: Measurement; i: number }[]>();
+  list.forEach((m, i) => {
+    const key = `${m.quantity}@${m.state}`;
+    groups.set(key, [...(groups.get(key) ?? []), { m, i }]);
+  });
+  return [...groups].map(([key, of]) => ({ key, of }));
+}
 
 /** What this flight measured beside what was predicted for it. */
 export function Measured({ id, body }: { id: string; body: TestBody }) {
   const ledger = useWorkspace((w) => w.ledger);
-  const units = useWorkspace((w) => w.units);
-  const edit = useWorkspace((w) => w.edit);
   if (!body.record.flown) return null;
+  const groups = together(body.measurements),
+    teach = groups.filter((g) => g.of.some(({ m }) => quantityDef(m.quantity))),
+    others = groups.filter((g) => !teach.includes(g));
   return (
-    <section className="block">
+    <section className="block" aria-label="What it measured">
       <h2>
         What it measured{' '}
         <span className="right">
@@ -33,49 +54,79 @@ export function Measured({ id, body }: { id: string; body: TestBody }) {
           <div>{s}</div>
         </div>
       ))}
-      {body.measurements.map((m, i) => {
-        const def = quantityDef(m.quantity);
-        const e = ledger && entryNamed(ledger, m.quantity, m.state);
-        if (!def) return null;
-        const marks = {
-          asked: null,
-          predicted: e ? { value: e.value, sigma: e.sigma } : null,
-          measured: { value: m.value, sigma: m.sigma },
-        };
-        return (
-          <div
-            key={`${m.quantity} ${m.from}`}
-            style={{
-              padding: '7px 0',
-              borderBottom: '1px solid var(--hair)',
-              opacity: m.setAside ? 0.55 : 1,
-            }}
-          >
-            <div className="line gap8">
-              <b className="strong">{def.name}</b>
-              <span className="num atend measuredtext">
-                {formatMeasured(m.value, m.sigma, def.kind, units)}
-              </span>
-            </div>
-            <ThreeMark name={def.name} marks={marks} kind={def.kind} units={units} />
-            <div className="dim tiny line">
-              <span>{m.from}</span>
-              <Checkbox
-                className="atend"
-                label="set aside"
-                checked={m.setAside}
-                onChange={(e) =>
-                  edit({
-                    type: 'set',
-                    path: `tests.${id}.body.measurements.${i}.setAside`,
-                    value: e.currentTarget.checked,
-                  })
-                }
-              />
-            </div>
+      <div className="measuredgrid">
+        {teach.map((g) => (
+          <Group key={g.key} id={id} of={g.of} />
+        ))}
+      </div>
+      {others.length > 0 && (
+        <>
+          <h3>Kept, but of no number that it could teach</h3>
+          <div className="measuredgrid">
+            {others.map((g) => (
+              <Group key={g.key} id={id} of={g.of} />
+            ))}
           </div>
-        );
-      })}
+        </>
+      )}
     </section>
+  );
+}
+
+function Group({ id, of }: { id: string; of: readonly { m: Measurement; i: number }[] }) {
+  const ledger = useWorkspace((w) => w.ledger),
+    brief = useWorkspace((w) => w.content.document.brief),
+    units = useWorkspace((w) => w.units),
+    { quantity, state } = of[0]!.m,
+    def = quantityDef(quantity) ?? logQuantity(quantity);
+  if (!def) return null;
+  const e = ledger && entryNamed(ledger, quantity, state);
+  return (
+    <div className="measuredgroup">
+      <b className="strong">{def.name}</b>
+      {of.map(({ m, i }) => (
+        <div key={`${m.source} ${m.from}`} className={m.setAside ? 'measuredrow aside' : 'measuredrow'}>
+          <span className="num measuredtext oneline">
+            {formatMeasured(m.value, m.sigma, def.kind, units)}
+          </span>
+          {e && (
+            <ThreeMark
+              name={def.name}
+              marks={{
+                asked: askedOf(brief, quantity, state),
+                predicted: { value: e.value, sigma: e.sigma },
+                measured: { value: m.value, sigma: m.sigma },
+              }}
+              kind={def.kind}
+              units={units}
+            />
+          )}
+          <div className="dim tiny">
+            <b>{SOURCES[m.source]}</b> {m.from}
+            {m.segment && m.segment.count > 1 ? `, ${m.segment.count} rows` : ''}
+            {m.reason && `. Teaches nothing: ${m.reason}`}
+          </div>
+          {e && <MayTeach id={id} m={m} i={i} />}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function MayTeach({ id, m, i }: { id: string; m: Measurement; i: number }) {
+  const edit = useWorkspace((w) => w.edit);
+  return (
+    <Checkbox
+      size="xs"
+      label="may teach"
+      checked={!m.setAside}
+      onChange={(e) =>
+        edit({
+          type: 'set',
+          path: `tests.${id}.body.measurements.${i}`,
+          value: chosenAside(m, !e.currentTarget.checked),
+        })
+      }
+    />
   );
 }

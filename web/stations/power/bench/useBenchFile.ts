@@ -28,7 +28,10 @@ export function useBenchFile(
       rows: parsed.rows,
     };
     const refused = fullWith(bench, 1) ?? (await take((b) => ({ ...b, runs: [...b.runs, run] })));
-    return refused ?? parsed.remarks[0] ?? (await keepOriginal(testId, f));
+    if (refused !== null) return refused;
+    const lost = `The readings of ${f.name} were taken, but the file itself could not be kept`,
+      kept = await keepOriginal(testId, f, lost);
+    return kept.status === 'error' ? kept.message : (parsed.remarks[0] ?? null);
   };
   return (file) => {
     if (file) void read(file).then(say);

@@ -1,11 +1,12 @@
 import { asc, eq } from 'drizzle-orm';
 import { readFile } from 'node:fs/promises';
-import { keepFile, MOST_FILE_PART } from '../../../../../server/archive';
+import { MOST_FILE_PART } from '../../../../../server/archive';
 import { refusal } from '../../../../../server/body';
 import { cleanText } from '../../../../../server/clean';
 import { getDb } from '../../../../../server/connection';
 import { answered } from '../../../../../server/faults';
 import { idOf } from '../../../../../server/ids';
+import { keepFile } from '../../../../../server/logFile';
 import { receive, removeReceived } from '../../../../../server/receive';
 import { logFiles, tests } from '../../../../../server/schema';
 
@@ -14,7 +15,13 @@ type Params = { params: Promise<{ testId: string }> };
 
 const filesOf = (testId: number) =>
   getDb()
-    .select({ id: logFiles.id, name: logFiles.name, size: logFiles.size, addedAt: logFiles.addedAt })
+    .select({
+      id: logFiles.id,
+      name: logFiles.name,
+      sum: logFiles.sha256,
+      size: logFiles.size,
+      addedAt: logFiles.addedAt,
+    })
     .from(logFiles)
     .where(eq(logFiles.testId, testId))
     .orderBy(asc(logFiles.id));
@@ -27,7 +34,7 @@ export function GET(_request: Request, { params }: Params): Promise<Response> {
   });
 }
 
-/** Keeps a file byte for byte; its name comes as `?name=`. The same bytes are kept once. */
+/** Keeps a file byte for byte and answers its sum; its name comes as `?name=`. The same bytes are kept once. */
 export function POST(request: Request, { params }: Params): Promise<Response> {
   return answered(async () => {
     const id = idOf((await params).testId);
@@ -38,10 +45,10 @@ export function POST(request: Request, { params }: Params): Promise<Response> {
     const path = await receive(request, MOST_FILE_PART);
     if (path === null) return refusal(413, `The file is larger than ${MOST_FILE_PART / 1e6} MB.`).refusal;
     try {
-      await keepFile(getDb(), test.id, name, await readFile(path));
+      const sum = await keepFile(getDb(), test.id, name, await readFile(path));
+      return Response.json({ status: 'ok', value: { sum } });
     } finally {
       await removeReceived(path);
     }
-    return Response.json({ status: 'ok', value: await filesOf(test.id) });
   });
 }
