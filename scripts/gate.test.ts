@@ -48,7 +48,7 @@ describe('writes', () => {
       ['/api/bench', 2e5],
       ['/api/versions/7', 4e6],
       ['/api/tests/7', 24e6],
-      ['/api/tests/7/files?name=/api/import', 16e6],
+      ['/api/tests/7/files?name=/api/import', 80e6],
       ['/api/import', 600e6],
     ] as const) {
       const at = (n: number) => ask('POST', url, { ...own, 'content-length': String(n) });

@@ -78,7 +78,7 @@ describe('saving', () => {
   });
   it('rows that an earlier version kept in a table become a file once, and what they measured names it', async () => {
     const { projectId } = await importProject(db, bitternProject());
-    const [t] = (await loadWorkspace(db, projectId))!.tests,
+    const t = (await loadWorkspace(db, projectId))!.tests.find((x) => x.body.record.groundRun !== null),
       id = Number(t!.id),
       old = {
         quantity: 'lapTime',

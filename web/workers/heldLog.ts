@@ -1,4 +1,5 @@
 /** One log in memory: opened from its file, cleaned and reduced as often as a person changes his mind, drawn in part. */
+import { G0 } from '@skiametra/core/air';
 import {
   cleanLog,
   faultCounts,
@@ -135,8 +136,6 @@ function wayOf({ t, channels: { east, north } }: FlightLog): Reduced['way'] {
     }
   return out;
 }
-
-const G0 = 9.80665;
 
 /** At each half metre a second the largest and the least load. */
 function loadsOf(

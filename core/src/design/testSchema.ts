@@ -83,6 +83,26 @@ const rubberRecordSchema = z.strictObject({
   /** no rafters, no steering, no thermal */ clean: z.boolean(),
 });
 
+/** Figures read off a picture. */
+const footageSchema = z.strictObject({
+  /** over ground [m/s] */ pass: field(finite.min(0).max(150), 'speed', 'pass one way').nullable(),
+  passBack: field(finite.min(0).max(150), 'speed', 'pass the other way').nullable(),
+  height: field(finite.min(0).max(3000), 'distance', 'height gained').nullable(),
+  seconds: field(finite.gt(0).max(36000), 'time', 'in this time').nullable(),
+  amps: field(finite.min(0).max(1000), 'current', 'amps').nullable(),
+  /** of receiver, servos and camera */ ampsRest: field(
+    finite.min(0).max(100),
+    'current',
+    'amps of the rest',
+  ).nullable(),
+  /** of the pack */ voltsRest: field(
+    finite.gt(0).max(200),
+    'voltage',
+    'volts with the motor off',
+  ).nullable(),
+  voltsLoaded: field(finite.gt(0).max(200), 'voltage', 'volts with the motor on').nullable(),
+});
+
 /** Longest list of steps, and of stations of a half, that a load test has. */
 const MOST_STEPS = 20,
   MOST_BAGS = 12;
@@ -192,6 +212,7 @@ export const testBodySchema = z.strictObject({
     notes: text,
     damage: text,
     rubber: rubberRecordSchema.optional(),
+    footage: footageSchema.optional(),
   }),
   /** logs of the flight, their rows in their files */ logs: z
     .array(logEntrySchema)

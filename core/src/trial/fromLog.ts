@@ -73,8 +73,8 @@ export interface LogTold {
   /** of the wing; null where it has none */ readonly aspectRatio: number | null;
 }
 
-/** e of dCD/dCL2 = 1 / (pi A e): the same share of spread. */
-const efficiencyOf = (k: number, aspectRatio: number) => 1 / (Math.PI * aspectRatio * k);
+/** e of dCD/dCL2 = 1 / (pi A e), and the other way round: the same share of spread. */
+export const efficiencyOf = (k: number, aspectRatio: number) => 1 / (Math.PI * aspectRatio * k);
 
 function measurementOf(r: LogResult, told: LogTold): Measurement {
   const { file, source, state, conditions, aspectRatio } = told,

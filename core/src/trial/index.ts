@@ -1,6 +1,7 @@
 export { conditionsOf, measurementsOf, recordQuestions, reduceRecord, remeasured } from './reduceRecord';
 export { chosenAside, logMeasurements, logQuantity, teachesNothing, withLog } from './fromLog';
 export type { LogTold } from './fromLog';
+export { flownOf, predictedSink } from './flownAircraft';
 export { stopLine } from './stopLine';
 export { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor } from './cautions';
 export type { Caution, CheckLine, Place } from './cautions';

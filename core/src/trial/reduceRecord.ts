@@ -4,6 +4,7 @@
  */
 import { quantityDef, type Ledger, entryNamed } from '../assess';
 import type { Conditions, Measurement, Source, TestBody } from '../design';
+import { footageMeasurements, footageRemarks } from './footage';
 import { chosenAside } from './fromLog';
 import { reduceRubber } from './rubberLog';
 
@@ -67,6 +68,7 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
       });
   }
   if (r.rubber) out.push(...reduceRubber(r.rubber, card.state));
+  if (r.footage) out.push(...footageMeasurements(r.footage, r.mass, card.state));
   return out;
 }
 
@@ -85,7 +87,11 @@ export function measurementsOf(body: TestBody): { measurements: Measurement[]; r
   const whole = logged.some((m) => m.quantity === 'lapEnergy');
   return {
     measurements: [...typed.filter((m) => !(whole && m.quantity === 'lapCurrent')), ...logged],
-    remarks: [...unusedFigures(body), ...comparisons(typed, logged)],
+    remarks: [
+      ...unusedFigures(body),
+      ...(body.record.footage ? footageRemarks(body.record.footage, body.record.mass) : []),
+      ...comparisons(typed, logged),
+    ],
   };
 }
 

@@ -1,7 +1,7 @@
 /** Flies a plan of manoeuvres without any noise: where it is, how fast, under which load, on what power, every step. */
+import { G0 } from '@skiametra/core/air';
 import type { FlightTruth, Manoeuvre } from './truth';
 
-const G0 = 9.80665;
 /** [s] */
 export const FINE = 0.05;
 /** Speed is changed by no more than this [m/s2]. */

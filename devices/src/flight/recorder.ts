@@ -2,6 +2,7 @@
  * What a small logger sees of a flight: places that wander, speeds with noise, a pressure sensor that drifts, currents with an
  * error of their own. And what loggers do wrong: gaps, spikes, fixes that stand still, rows twice or out of order.
  */
+import { G0 } from '@skiametra/core/air';
 import {
   CURRENT_OFF,
   FIX_HEIGHT_WANDERS,
@@ -95,7 +96,7 @@ function seen({ moments }: Flown, truth: FlightTruth, r: Recorder, noise: () => 
         'airspeed',
         Math.max(0, (m.airspeed + (m.onGround ? 0 : gust())) / truth.airspeedFactor + PITOT * noise()),
       );
-    if (r.load) put('az', 9.80665 * (m.load + LOAD * noise()));
+    if (r.load) put('az', G0 * (m.load + LOAD * noise()));
     if (r.power) {
       // volts sink under the current that makes the power
       const root = Math.sqrt(Math.max(0, truth.volts ** 2 - 4 * truth.packResistance * m.power)),

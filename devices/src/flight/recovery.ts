@@ -3,6 +3,7 @@
  * aircraft in another wind, by the simulated logger.
  */
 import { cleanLog, placed, reduceFlight, type ResultId } from '@skiametra/core/log';
+import { G0 } from '@skiametra/core/air';
 import { normalFrom } from '../random';
 import { flyPlan, sinkAt, type Flown } from './pilot';
 import { recordFlight, type Recorder } from './recorder';
@@ -120,7 +121,7 @@ function expected(trial: Trial, truth: FlightTruth, { moments }: Flown): Partial
     stallSpeed: truth.stallSpeed,
     turnBank: truth.turnBank,
     turnLoadFactor: 1 / Math.cos(truth.turnBank),
-    turnRadius: truth.lapSpeed ** 2 / (9.80665 * Math.tan(truth.turnBank)),
+    turnRadius: truth.lapSpeed ** 2 / (G0 * Math.tan(truth.turnBank)),
     lapSpeed: truth.lapSpeed,
     maxLoadFactor: PULL,
     powerToWeight: truth.fullPower / truth.mass,

@@ -2,10 +2,10 @@
  * A log as files: the own table, one as another maker might write it, GPX 1.1 (schema of 2004) and IGC (FAI technical
  * specification, appendix A, from memory).
  */
+import { G0 } from '@skiametra/core/air';
 import type { ChannelId, FlightLog } from '@skiametra/core/log';
 
-const DEG = 180 / Math.PI,
-  G0 = 9.80665;
+const DEG = 180 / Math.PI;
 
 interface Written {
   readonly name: string;

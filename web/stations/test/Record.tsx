@@ -9,6 +9,7 @@ import { QuantityField } from '../../parts/fields/QuantityField';
 import { TextCell } from '../../parts/fields/TextCell';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { type SetBody, useStops } from './card';
+import { FootageFigures } from './FootageFigures';
 import { Laps } from './Laps';
 import { RubberRecord } from './RubberRecord';
 
@@ -26,6 +27,8 @@ export function Record({ id, body, set }: Props) {
     <section className="block">
       <h2>Record</h2>
       <Figures record={body.record} put={put} />
+      <FootageFigures footage={body.record.footage} put={(footage) => put({ footage })} />
+      <FlownWith id={id} />
       <h2 className="head mt12">How it handled</h2>
       <Handled record={body.record} put={put} />
       <div className="qf mt12">
@@ -37,6 +40,25 @@ export function Record({ id, body, set }: Props) {
         <TextCell label="Damage" path={`tests.${id}.body.record.damage`} area />
       </div>
     </section>
+  );
+}
+
+/** Parts of the swap set and what else was as it was that day: kept with everything that is measured. */
+function FlownWith({ id }: { id: string }) {
+  const rows = [
+    ['pack', 'Pack flown'],
+    ['propeller', 'Propeller flown'],
+    ['configuration', 'Configuration flown'],
+  ] as const;
+  return (
+    <div className="fields">
+      {rows.map(([key, label]) => (
+        <div key={key} className="qf">
+          <span className="dim">{label}</span>
+          <TextCell label={label} path={`tests.${id}.body.record.${key}`} />
+        </div>
+      ))}
+    </div>
   );
 }
 

@@ -1,9 +1,7 @@
 'use client';
 /** What was flown on the diagrams of the prediction: loads over speed, sink over speed. */
-import { entryNamed } from '@skiametra/core/assess';
-import { airAt } from '@skiametra/core/air';
 import type { TestBody } from '@skiametra/core/design';
-import { sinkOf } from '@skiametra/core/log';
+import { predictedSink } from '@skiametra/core/trial';
 import { useEffect, useState } from 'react';
 import { ChartFrame, type Series } from '../../../parts/ChartFrame';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -56,18 +54,11 @@ function loadSeries(e: Envelope, loads: Reduced['loads']): Series[] {
   ];
 }
 
-/** Sink over speed by drag area and span efficiency, as the glides of the log are split. */
+/** Sink over speed, as the glides of the log are split. */
 function usePolar(body: TestBody): ((speed: number) => number) | null {
   const ledger = useWorkspace((w) => w.ledger),
-    { elevation, humidity } = useWorkspace((w) => w.content.document.brief.site);
-  const at = (id: string) => (ledger && entryNamed(ledger, id, body.card.state)?.value) ?? NaN,
-    f = at('dragArea'),
-    k = 1 / (Math.PI * at('aspectRatio') * at('spanEfficiency')),
-    mass = body.record.mass ?? at('mass'),
-    area = at('wingArea');
-  if (![f, k, mass, area].every(Number.isFinite)) return null;
-  const { density } = airAt(elevation, body.record.temperature, humidity);
-  return (speed) => sinkOf([f, k], speed, { mass, area, density }).sink;
+    brief = useWorkspace((w) => w.content.document.brief);
+  return ledger && predictedSink(body, brief, ledger);
 }
 
 export function FlownDiagrams({ body, reduced }: { body: TestBody; reduced: Reduced }) {

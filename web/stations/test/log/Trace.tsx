@@ -81,7 +81,7 @@ export function Trace(props: TraceProps) {
         {ids.map((id) => (
           <TracePanel key={id} id={id} line={lines[id]} from={window.from} to={window.to} cursor={cursor} />
         ))}
-        <Over {...{ window, chosen, cursor }} />
+        <Over {...{ window, chosen, cursor }} faults={reduced.faults} />
       </div>
       <div style={{ marginLeft: AXIS }}>
         <RangeSlider
@@ -108,8 +108,16 @@ function timeUnder(e: React.PointerEvent<HTMLElement>, { from, to }: Window): nu
   return x >= 0 && x <= 1 ? from + x * (to - from) : null;
 }
 
-/** The chosen stretch and the time under the pointer, over all panels. */
-function Over({ window, chosen, cursor }: Pick<TraceProps, 'window' | 'chosen' | 'cursor'>) {
+/** Faults that are marked: more are counted beside it. */
+const MOST_MARKED = 60;
+
+/** The chosen stretch, places of faults and the time under the pointer, over all panels. */
+function Over({
+  window,
+  chosen,
+  cursor,
+  faults,
+}: Pick<TraceProps, 'window' | 'chosen' | 'cursor'> & { faults: Reduced['faults'] }) {
   const at = (t: number) => (t - window.from) / (window.to - window.from),
     percent = (x: number) =>
       `calc(${AXIS}px + (100% - ${AXIS}px) * ${Math.min(1, Math.max(0, x)).toFixed(5)})`;
@@ -121,6 +129,20 @@ function Over({ window, chosen, cursor }: Pick<TraceProps, 'window' | 'chosen' |
           style={{ left: percent(at(chosen.from)), right: `calc(100% - ${percent(at(chosen.to))})` }}
         />
       )}
+      {faults
+        .filter((f) => f.kind !== 'empty' && f.to >= window.from && f.from <= window.to)
+        .slice(0, MOST_MARKED)
+        .map((f) => (
+          <div
+            key={`${f.kind} ${f.channel} ${f.from}`}
+            className={`overfault fault-${f.kind}`}
+            title={f.kind}
+            style={{
+              left: percent(at(f.from)),
+              width: `max(3px, calc((100% - ${AXIS}px) * ${(at(f.to) - at(f.from)).toFixed(5)}))`,
+            }}
+          />
+        ))}
       {cursor !== null && <div className="overcursor" style={{ left: percent(at(cursor)) }} />}
     </>
   );

@@ -1,9 +1,8 @@
 /** Logs of a test: a file is read, mapped, kept, reduced, and reduced again as faults and stretches are set right. */
-import { entryNamed, type Ledger } from '@skiametra/core/assess';
-import { airAt } from '@skiametra/core/air';
-import type { Brief, LogColumn, LogEntry, TestBody } from '@skiametra/core/design';
-import type { Flown, Segment } from '@skiametra/core/log';
-import { conditionsOf, logMeasurements, withLog } from '@skiametra/core/trial';
+import { entryNamed } from '@skiametra/core/assess';
+import type { LogColumn, LogEntry, TestBody } from '@skiametra/core/design';
+import type { Segment } from '@skiametra/core/log';
+import { conditionsOf, flownOf, logMeasurements, withLog } from '@skiametra/core/trial';
 import { keepOriginal, originalsOf } from '../../../parts/originals';
 import type { WorkspaceStore } from '../../../parts/workspace/store';
 import { Stopped } from '../../../workers/lanes';
@@ -38,17 +37,6 @@ export const NOTHING: LogsState = {
   shown: null,
   reduced: null,
 };
-
-/** What is known of the aircraft that flew: weighed that day, else as it is drawn. */
-function flownOf(body: TestBody, brief: Brief, ledger: Ledger | null): Flown {
-  const at = (id: string) => (ledger && entryNamed(ledger, id, body.card.state)?.value) ?? null,
-    { elevation, humidity } = brief.site;
-  return {
-    mass: body.record.mass ?? at('mass'),
-    area: at('wingArea'),
-    density: airAt(elevation, body.record.temperature, humidity).density,
-  };
-}
 
 export class LogDesk {
   private readonly lane = new LogLane();

@@ -1,4 +1,5 @@
 /** What a trace is called and in which unit it is read. */
+import { G0 } from '@skiametra/core/air';
 import { CHANNELS } from '@skiametra/core/log';
 import type { KindName } from '@skiametra/core/units';
 import type { TraceId } from '../../../workers/logJobs';
@@ -17,7 +18,6 @@ const KIND_OF: Readonly<Record<string, KindName>> = {
   // shown over g
   'm/s2': 'loadFactor',
 };
-const G0 = 9.80665;
 
 export interface TraceLook {
   readonly name: string;
