@@ -6,7 +6,7 @@ import { ActionIcon, Button, Drawer, NativeSelect, TextInput } from '@mantine/co
 import { IconHistory } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { DesignDocument, TestBody } from '@skiametra/core/design';
+import { upgradeTest, type DesignDocument, type TestBody } from '@skiametra/core/design';
 import { createVersionAction, nameSaveAction } from '../server/actions';
 import type { Save } from '../server/history';
 import { called } from './called';
@@ -147,9 +147,10 @@ function TestSaves({ testId, most, onDone }: { testId: string; most: number; onD
   const saves = useSaves(`/api/tests/${testId}`, most, 0);
   if (!Array.isArray(saves)) return <p className="dim">{saves ?? 'Reading …'}</p>;
   if (saves.length === 0) return <p className="dim">Nothing of it was changed yet.</p>;
-  // the log is not part of an earlier save: the one that is there stays
   const putBack = (s: Save<Content>) => {
-    const value = { ...(s.content as TestBody), log: body?.log ?? null };
+    const earlier = upgradeTest(s.content) as TestBody;
+    // a save from before logs were files names none: those that are there stay
+    const value = { ...earlier, logs: earlier.logs ?? body?.logs ?? [] };
     const refused = edit({ type: 'set', path: `tests.${testId}.body`, value });
     if (refused) setTrouble(refused);
     else onDone();

@@ -27,7 +27,7 @@ const bearing = (east: number, north: number) => (Math.atan2(-east, -north) + 2 
 describe.each([
   ['harbour.csv', { east: 3.4, north: -2.1 }, { frozen: 49, spikes: 2 }],
   ['receiver.txt', { east: -1.5, north: 2.6 }, { duplicates: 2, gaps: 1, spikes: 0 }],
-  ['wrist.log', { east: 0.8, north: 3.2 }, { disorder: 2, spikes: 1, empty: 54 }],
+  ['wrist.txt', { east: 0.8, north: 3.2 }, { disorder: 2, spikes: 1, empty: 54 }],
 ] as const)('%s', (name, wind, damage) => {
   it('is read by what is guessed; its damage is found and counted', async () => {
     expect((await reduced(name)).counts).toMatchObject(damage);
