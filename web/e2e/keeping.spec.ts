@@ -189,6 +189,7 @@ test('the file of a logger is kept as it came, and can be had again', async ({ p
   await page
     .getByLabel('Log file')
     .setInputFiles({ name: 'höhe 1.csv', mimeType: 'text/csv', buffer: bytes });
+  await page.getByRole('button', { name: 'Take it so' }).click();
   const link = page.getByRole('link', { name: /höhe 1\.csv/ });
   await expect(link).toBeVisible();
   const back = await page.request.get((await link.getAttribute('href'))!);

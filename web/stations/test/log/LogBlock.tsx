@@ -3,7 +3,8 @@
 import { Button, FileButton, NativeSelect, Progress, UnstyledButton } from '@mantine/core';
 import type { LogEntry, TestBody } from '@skiametra/core/design';
 import { MOST_LOGS } from '@skiametra/core/design';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { OriginalFiles } from '../../../parts/OriginalFiles';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import { askCore } from '../../../workers/coreClient';
 import type { SetBody } from '../card';
@@ -20,6 +21,9 @@ export function LogBlock({ id, body, set }: { id: string; body: TestBody; set: S
   const { state, desk: logs } = useLogs(id, set),
     held = body.logs ?? [],
     shown = held.find((l) => l.file === state.shown);
+  useEffect(() => {
+    if (shown && state.reduced) logs.follow(shown);
+  }, [shown, state.reduced, state.busy, logs]);
   if (!body.record.flown) return null;
   return (
     <section className="block logblock" aria-label="Logs">
@@ -43,6 +47,7 @@ export function LogBlock({ id, body, set }: { id: string; body: TestBody; set: S
       {held.map((l) => (
         <LogLine key={l.file} entry={l} logs={logs} chosen={l === shown} />
       ))}
+      <OriginalFiles testId={id} stamp={held.length} />
       {shown && state.reduced && (
         <LogSheet key={shown.file} logs={logs} entry={shown} reduced={state.reduced} body={body} />
       )}

@@ -38,10 +38,14 @@ export const NOTHING: LogsState = {
   reduced: null,
 };
 
+const settingOf = ({ kept, segments }: { kept: readonly string[]; segments: readonly Segment[] | null }) =>
+  JSON.stringify([kept, segments]);
+
 export class LogDesk {
   private readonly lane = new LogLane();
   private set: SetBody = () => null;
   private state = NOTHING;
+  /** faults taken back and stretches set, as they were last reduced with */ private applied = '';
 
   constructor(
     private readonly id: string,
@@ -96,6 +100,7 @@ export class LogDesk {
 
   private reduce(kept: readonly string[], segments: readonly Segment[] | null): Promise<Reduced> {
     this.put({ busy: 'Reducing' });
+    this.applied = settingOf({ kept, segments });
     const { content, ledger } = this.store.getState(),
       flown = flownOf(this.body(), content.document.brief, ledger);
     return this.lane.ask<'reduce'>({ task: 'reduce', flown, kept, segments });
@@ -174,6 +179,15 @@ export class LogDesk {
         reduced = await this.reduce(next.kept, next.segments),
         refused = this.write(next, reduced);
       this.put({ busy: null, error: refused, ...(refused ? {} : { reduced }) });
+    });
+  }
+
+  /** Reduced again where undo or another window set the entry otherwise; nothing is written. */
+  follow(entry: LogEntry): void {
+    if (this.state.busy || settingOf(entry) === this.applied) return;
+    void this.guarded(async () => {
+      const reduced = await this.reduce(entry.kept, entry.segments);
+      this.put({ busy: null, reduced });
     });
   }
 
