@@ -52,13 +52,11 @@ test('fields, formulas, sections and logs', async ({ page }) => {
   await page.getByRole('button', { name: 'Plan a flight' }).click();
   await page.getByRole('combobox', { name: 'State', exact: true }).selectOption('ferry');
   await page.getByRole('button', { name: 'It was flown: record it' }).click();
-  await page
-    .getByLabel('Log file')
-    .setInputFiles({
-      name: 'odd.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('time,volts\nhere,there\n'),
-    });
+  await page.getByLabel('Log file').setInputFiles({
+    name: 'odd.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('time,volts\nhere,there\n'),
+  });
   await expect(page.getByText('The file was not taken. The file holds no rows of numbers.')).toBeVisible();
   await page
     .getByLabel('Log file')

@@ -13,6 +13,8 @@ import type { ReduceTask } from './task';
 const HIGH = 7,
   WITHIN = 8,
   BEFORE = 4;
+/** A height that wanders by more than this [m] tells no touching of the ground. */
+const DOUBTFUL = 1;
 /** Longer than this it is no run [s]. */
 const LONGEST = 30;
 /** Slower than this [m/s] it stands. */
@@ -70,7 +72,8 @@ function hingeOf(u: readonly number[], h: readonly number[], wandering: Wanderin
 function meetsGround(m: Motion, at: number, forward: boolean): Hinge | null {
   const ground = startHeight(m),
     way = forward ? 1 : -1;
-  if (!Number.isFinite(ground)) return null;
+  // the height of fixes wanders by more than a run lets it climb
+  if (!Number.isFinite(ground) || m.heightWanders.sd > DOUBTFUL) return null;
   const near = [...m.t.keys()].filter((i) => {
     const off = way * (m.t[i] - at);
     return off > -BEFORE && off < WITHIN && Number.isFinite(m.height[i]);
