@@ -234,6 +234,17 @@ export const testBodySchema = z.strictObject({
   /** a wing under bags, not in the air */ load: loadTestSchema.optional(),
 });
 export type TestBody = z.infer<typeof testBodySchema>;
+/** No figure read off a picture yet. */
+export const emptyFootage = (): NonNullable<TestBody['record']['footage']> => ({
+  pass: null,
+  passBack: null,
+  height: null,
+  seconds: null,
+  amps: null,
+  ampsRest: null,
+  voltsRest: null,
+  voltsLoaded: null,
+});
 /** What is recorded of a test before anybody has written anything: nothing is known. */
 export const emptyRecord = (known: Partial<TestBody['record']> = {}): TestBody['record'] => ({
   flown: false,

@@ -8,7 +8,7 @@ import type { Motion } from './motion';
 import { smoothed, startHeight, type Segment } from './phases';
 import { solveDense } from '../numeric';
 import { rowsIn } from './lines';
-import { meanOf, meanWithSpread } from './middle';
+import { meanOf, meanWithSpread, medianOf } from './middle';
 import { resultOf, type LogResult } from './result';
 import type { ReduceTask } from './task';
 
@@ -33,8 +33,6 @@ interface Stall {
   readonly missed: number;
   /** height lost until it flies on [m] */ readonly lost: number;
 }
-
-const middleOf = (v: readonly number[]) => [...v].sort((a, b) => a - b)[v.length >> 1] ?? NaN;
 
 /** Deepest sink within a while after a fix. */
 function sinkAfter({ t }: Motion, climb: Float64Array, i: number): number {
@@ -100,7 +98,7 @@ function stallsIn(m: Motion, air: AirData, { speed, climb }: Slow, flight: Segme
       // near the ground a landing looks the same
       !(m.height[i] < low),
   );
-  const usual = middleOf(rows.map((i) => speed[i])),
+  const usual = medianOf(rows.map((i) => speed[i])),
     breaks = Math.max(BREAKS, SURE * m.climbNoise),
     out: Stall[] = [];
   const at: number[] = [];

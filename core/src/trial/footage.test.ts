@@ -1,19 +1,10 @@
 /** A flight of which only the picture on the ground is left. */
 import { describe, expect, it } from 'vitest';
-import { emptyRecord, type TestBody } from '../design';
+import { emptyFootage, emptyRecord, type TestBody } from '../design';
 import { footageMeasurements, footageRemarks } from './footage';
 import { reduceRecord } from './reduceRecord';
 
-const none = {
-  pass: null,
-  passBack: null,
-  height: null,
-  seconds: null,
-  amps: null,
-  ampsRest: null,
-  voltsRest: null,
-  voltsLoaded: null,
-};
+const none = emptyFootage();
 const of = (f: Partial<NonNullable<TestBody['record']['footage']>>, mass: number | null = 1.9) =>
   footageMeasurements({ ...none, ...f }, mass, 'flight');
 const value = (list: ReturnType<typeof of>, q: string) => list.find((m) => m.quantity === q)?.value;

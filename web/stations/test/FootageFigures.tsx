@@ -1,21 +1,12 @@
 'use client';
 /** Figures read off a picture, where there is no log: what may be learned of them stands under what was measured. */
-import type { TestBody } from '@skiametra/core/design';
+import { emptyFootage, type TestBody } from '@skiametra/core/design';
 import type { KindName } from '@skiametra/core/units';
 import { QuantityField } from '../../parts/fields/QuantityField';
 
 type Footage = NonNullable<TestBody['record']['footage']>;
 
-const NONE: Footage = {
-  pass: null,
-  passBack: null,
-  height: null,
-  seconds: null,
-  amps: null,
-  ampsRest: null,
-  voltsRest: null,
-  voltsLoaded: null,
-};
+const NONE = emptyFootage();
 
 const FIGURES: readonly { key: keyof Footage; label: string; kind: KindName; hint?: string }[] = [
   { key: 'pass', label: 'Pass one way', kind: 'speed', hint: 'over ground' },
