@@ -33,6 +33,7 @@ export type {
   Surface,
 } from './schema';
 export { HANDLING, MOST_RUNS, benchRowSchema, benchSchema, emptyRecord, testBodySchema } from './testSchema';
+export { emptyFootage } from './testSchema';
 export { SOURCES, conditionsSchema, measurementSchema } from './measurementSchema';
 export type { Conditions, Measurement, Source } from './measurementSchema';
 export { MOST_LOGS, SEGMENT_KINDS, logEntrySchema, segmentSchema } from './logSchema';
