@@ -63,10 +63,11 @@ const worstOf = (r: Requirement, found: readonly Found[]) =>
 
 /** What tests of this version say of it, of one state after the other; the last one of each. */
 function measuredOf(r: Requirement, design: Design, measured: readonly Measurement[]): Found[] {
-  const plain = r.part === undefined && r.leg === undefined && r.case === undefined;
-  if (!plain) return [];
   const states = new Set([...statesAsked(r, design), ALL]),
-    of = measured.filter((m) => m.quantity === r.quantity && states.has(m.state) && !m.setAside && !m.bound);
+    same = (m: Measurement) => m.part === r.part && m.leg === r.leg && m.case === r.case,
+    of = measured.filter(
+      (m) => m.quantity === r.quantity && states.has(m.state) && same(m) && !m.setAside && !m.bound,
+    );
   return [...new Map(of.map((m) => [m.state, m])).values()];
 }
 

@@ -32,10 +32,18 @@ export type {
   Station,
   Surface,
 } from './schema';
-export { HANDLING, MOST_RUNS, benchRowSchema, benchSchema, emptyRecord, testBodySchema } from './testSchema';
+export {
+  HANDLING,
+  MOST_READINGS,
+  MOST_RUNS,
+  benchRowSchema,
+  benchSchema,
+  emptyRecord,
+  testBodySchema,
+} from './testSchema';
 export { emptyFootage } from './testSchema';
-export { SOURCES, conditionsSchema, measurementSchema } from './measurementSchema';
-export type { Conditions, Measurement, Source } from './measurementSchema';
+export { READ_BY, SOURCES, conditionsSchema, measurementSchema } from './measurementSchema';
+export type { Conditions, Measurement, Reading, Source } from './measurementSchema';
 export { MOST_LOGS, SEGMENT_KINDS, logEntrySchema, segmentSchema } from './logSchema';
 export type { LogColumn, LogEntry, SegmentKind } from './logSchema';
 export type { BenchBody, BenchRow, Handling, LogRow, TestBody, LoadPlan, LoadTest } from './testSchema';

@@ -32,7 +32,8 @@ const segmentOfSchema = z.strictObject({
   count: field(z.int().min(0), 'count', 'rows of it'),
 });
 
-export const measurementSchema = z.strictObject({
+/** One number of the aircraft, and what was found of it. */
+const found = {
   quantity: id,
   state: id,
   /** of a mission, by its id */ leg: id.optional(),
@@ -41,6 +42,22 @@ export const measurementSchema = z.strictObject({
   value: field(finite, 'ratio', 'value'),
   /** standard uncertainty, same unit as value, above zero */
   sigma: field(finite.gt(0), 'ratio', 'standard uncertainty'),
+};
+
+/** How a person may have come by a number that the form does not ask for. */
+export const READ_BY = ['typed', 'timed', 'bench', 'footage'] as const satisfies readonly Source[];
+
+/** What a person read and the form does not ask for: the number that it is of is chosen by him. */
+export const readingSchema = z.strictObject({
+  ...found,
+  source: z.enum(READ_BY),
+  /** how it was got */ from: z.string().max(200),
+  throttle: conditionsSchema.shape.throttle,
+});
+export type Reading = z.infer<typeof readingSchema>;
+
+export const measurementSchema = z.strictObject({
+  ...found,
   source: z.enum(SOURCES),
   /** how it was got */
   from: z.string().max(200),

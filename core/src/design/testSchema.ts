@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { field } from './fields';
 import { logEntrySchema, MOST_LOGS } from './logSchema';
-import { measurementSchema } from './measurementSchema';
+import { measurementSchema, readingSchema } from './measurementSchema';
 import { memberSchema } from './memberSchema';
 import { bladesOnly, motorSchema } from './powerSchema';
 
@@ -174,6 +174,10 @@ const loadTestSchema = z.strictObject({
 });
 export type LoadTest = z.infer<typeof loadTestSchema>;
 
+/** Numbers of one test: of its form, and of as many logs as it may hold. */
+export const MOST_READINGS = 60;
+const MOST_MEASUREMENTS = 800;
+
 export const testBodySchema = z.strictObject({
   card: z.strictObject({
     title: z.string().max(160),
@@ -213,6 +217,10 @@ export const testBodySchema = z.strictObject({
     damage: text,
     rubber: rubberRecordSchema.optional(),
     footage: footageSchema.optional(),
+    /** of numbers that the form does not ask for */ readings: z
+      .array(readingSchema)
+      .max(MOST_READINGS)
+      .optional(),
   }),
   /** logs of the flight, their rows in their files */ logs: z
     .array(logEntrySchema)
@@ -229,7 +237,7 @@ export const testBodySchema = z.strictObject({
       remarks: z.array(z.string().max(300)).max(50),
     })
     .nullable(),
-  measurements: z.array(measurementSchema).max(200),
+  measurements: z.array(measurementSchema).max(MOST_MEASUREMENTS),
   /** on the thrust stand, not in the air */ bench: benchSchema.optional(),
   /** a wing under bags, not in the air */ load: loadTestSchema.optional(),
 });

@@ -16,3 +16,6 @@ export { glidePoints } from './glideResults';
 export { sinkOf } from './polar';
 export type { Flown } from './task';
 export { fitWind, kasaCircle, tellsWind } from './wind';
+export { straightsOf } from './straights';
+export { integralOf, wattsOf } from './power';
+export { meanWithSpread } from './middle';

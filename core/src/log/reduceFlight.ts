@@ -14,6 +14,7 @@ import { hoverResults, powerResults, rotationResults } from './power';
 import type { LogResult } from './result';
 import { fromTheGround, runResults, runsOf } from './runs';
 import { stallResult, stallsOf } from './stalls';
+import { straightResults } from './straights';
 import type { Flown, ReduceTask } from './task';
 import { turnResults, turnsOf } from './turns';
 import { windResults } from './windResults';
@@ -46,6 +47,7 @@ const RESULTS_OF: readonly ((task: ReduceTask) => LogResult[])[] = [
   stallResult,
   turnResults,
   lapResults,
+  straightResults,
   loadResult,
   powerResults,
   hoverResults,

@@ -32,6 +32,7 @@ export const RESULTS = {
   lapTime: as('Lap time', 'time'),
   lapSpeed: as('Lap airspeed', 'speed'),
   lapEnergy: as('Energy per lap', 'energy'),
+  straightCurrent: as('Current on the straights of laps', 'current'),
   powerToWeight: as('Power to weight, under load', 'specificPower'),
   voltsLoaded: as('Volts under load', 'voltage'),
   voltsAtRest: as('Volts with the motor off', 'voltage'),

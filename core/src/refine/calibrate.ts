@@ -20,7 +20,7 @@ import {
 import { sensitivities, StepCache, type Sensitivities } from '../assess';
 import { cutBelow, updateLinear, type BayesUpdate } from '../numeric';
 import { weighedDesign } from '../mass';
-import { designOfTheDay } from '../trial';
+import { designOfTheDay, measuredKeys } from '../trial';
 
 const MODEL_SHARE = 0.02;
 const ROUNDS = 3;
@@ -196,7 +196,7 @@ function attributed(observed: readonly Observed[], first: readonly Sensitivities
         unused.push({ quantity: m.quantity, test, reason: m.reason ?? 'set aside' });
         return [];
       }
-      const key = [`${m.quantity}@${m.state}`, `${m.quantity}@all`].find((k) => hasSlope(first[group], k));
+      const key = measuredKeys(m).find((k) => hasSlope(first[group], k));
       if (key) return [{ obs, m, key, group }];
       unused.push({ quantity: m.quantity, test, reason: 'no factor moves it' });
       return [];

@@ -4,6 +4,8 @@
  */
 import type { Conditions, LogEntry, Measurement, Source, TestBody } from '../design';
 import { RESULTS, type LogResult, type ResultId } from '../log';
+import type { LegReading } from './legsFlown';
+import { measuredKey } from './measured';
 
 interface Meaning {
   readonly quantity: string;
@@ -25,6 +27,7 @@ const MEANS: Readonly<Partial<Record<ResultId, Meaning>>> = {
   lapTime: of('lapTime'),
   lapSpeed: of('lapSpeed'),
   lapEnergy: of('lapEnergy'),
+  straightCurrent: of('lapCurrent'),
   powerToWeight: of('powerToWeight'),
   hoverPower: of('hoverPower'),
   hoverCurrent: of('hoverCurrent'),
@@ -95,8 +98,53 @@ function measurementOf(r: LogResult, told: LogTold): Measurement {
   };
 }
 
+/** Of two that rest on the same amps one teaches: what the sensor is off by would count twice. */
+const SAME_AMPS =
+  'the same amps teach as the energy of a lap; tick this one instead where the course was another';
+
 export function logMeasurements(results: readonly LogResult[], told: LogTold): Measurement[] {
-  return results.map((r) => measurementOf(r, told));
+  const laps = results.some((r) => r.id === 'lapEnergy');
+  return results.map((r) => {
+    const m = measurementOf(r, told);
+    return laps && r.id === 'straightCurrent' ? { ...m, setAside: true, reason: SAME_AMPS } : m;
+  });
+}
+
+/** How far a leg went and how long its pilot took is of how it was flown. */
+const OF_THE_FLYING = 'of how far and how long it was flown; tick it where the course was the mission’s own';
+
+/** What the legs of a mission took, as they were found in a flight: kept beside what is predicted of each. */
+export function legMeasurements(
+  readings: readonly LegReading[],
+  mission: string,
+  { file, source, state, conditions }: Omit<LogTold, 'aspectRatio'>,
+): Measurement[] {
+  return readings.flatMap(({ leg, name, passes, time, energy, charge }) => {
+    const told = [
+      ['legTime', time, 'from end to end'],
+      ['legEnergy', energy, 'power over time, sensor 3 %'],
+      ['legCharge', charge, 'amps over time, sensor 3 %'],
+    ] as const;
+    return told.flatMap(([quantity, value, how]): Measurement[] =>
+      value === null
+        ? []
+        : [
+            {
+              quantity,
+              state,
+              part: mission,
+              leg,
+              ...value,
+              source,
+              from: `${name}, flown ${passes === 1 ? 'once' : `${passes} times`}: ${how}`.slice(0, 200),
+              ...(Object.keys(conditions).length > 0 ? { conditions } : {}),
+              segment: { log: file, name: name.slice(0, 80), count: passes },
+              setAside: true,
+              reason: OF_THE_FLYING,
+            },
+          ],
+    );
+  });
 }
 
 /** Name and kind of what a log may say, where the computation has no such number. */
@@ -123,7 +171,7 @@ export function withLog(body: TestBody, entry: LogEntry, measured: readonly Meas
   };
 }
 
-const keyOf = (m: Measurement) => `${m.quantity}|${m.segment?.name ?? ''}`;
+const keyOf = (m: Measurement) => `${measuredKey(m)}|${m.segment?.name ?? ''}`;
 
 /** Whether a measurement may teach, by a person's choice where there is one. */
 export function chosenAside(m: Measurement, aside: boolean | undefined): Measurement {

@@ -1,6 +1,16 @@
 export { conditionsOf, measurementsOf, recordQuestions, reduceRecord, remeasured } from './reduceRecord';
-export { chosenAside, logMeasurements, logQuantity, teachesNothing, withLog } from './fromLog';
+export {
+  chosenAside,
+  legMeasurements,
+  logMeasurements,
+  logQuantity,
+  teachesNothing,
+  withLog,
+} from './fromLog';
 export type { LogTold } from './fromLog';
+export { entryMeasured, measuredKey, measuredKeys } from './measured';
+export { courseFlown, legReadings, legsFlown } from './legsFlown';
+export type { Course, LegReading } from './legsFlown';
 export { flownOf, predictedSink } from './flownAircraft';
 export { stopLine } from './stopLine';
 export { CAUTIONS, LAST_WORD, PLACES, cautionsAt, preflightFor } from './cautions';

@@ -2,10 +2,11 @@
  * A flight record typed by hand to measurements; uncertainties are those of a stopwatch, a tape and a charger
  * (common practice, no source).
  */
-import { quantityDef, type Ledger, entryNamed } from '../assess';
-import type { Conditions, Measurement, Source, TestBody } from '../design';
+import { quantityDef, type Ledger } from '../assess';
+import type { Conditions, Measurement, Reading, Source, TestBody } from '../design';
 import { footageMeasurements, footageRemarks } from './footage';
 import { chosenAside } from './fromLog';
+import { entryMeasured, measuredKey } from './measured';
 import { reduceRubber } from './rubberLog';
 
 const mean = (v: readonly number[]) => v.reduce((s, x) => s + x, 0) / v.length;
@@ -72,21 +73,31 @@ export function reduceRecord(body: Pick<TestBody, 'record' | 'card'>): Measureme
   return out;
 }
 
+/** A number that the form does not ask for, as it was read. */
+function readMeasurement({ throttle, ...read }: Reading, conditions: Conditions): Measurement {
+  return {
+    ...read,
+    conditions: { ...conditions, ...(throttle === undefined ? {} : { throttle }) },
+    setAside: false,
+  };
+}
+
 /**
  * Form and logs together, each value under its own source. Where both speak of one quantity and differ by more than three of
  * their joint sigmas, what a person read stands and the log's reading is set aside until asked for.
  */
 export function measurementsOf(body: TestBody): { measurements: Measurement[]; remarks: string[] } {
   const conditions = conditionsOf(body),
-    typed = reduceRecord(body).map((m): Measurement => ({ ...m, conditions })),
+    typed = [
+      ...reduceRecord(body).map((m): Measurement => ({ ...m, conditions })),
+      ...(body.record.readings ?? []).map((r) => readMeasurement(r, conditions)),
+    ],
     held = new Set((body.logs ?? []).map((l) => l.file)),
     logged = body.measurements
       .filter((m) => m.segment && held.has(m.segment.log))
       .map((m) => besideTyped(m, typed));
-  // the current on the straights is in the log's energy of a lap already
-  const whole = logged.some((m) => m.quantity === 'lapEnergy');
   return {
-    measurements: [...typed.filter((m) => !(whole && m.quantity === 'lapCurrent')), ...logged],
+    measurements: [...typed, ...logged],
     remarks: [
       ...unusedFigures(body),
       ...(body.record.footage ? footageRemarks(body.record.footage, body.record.mass) : []),
@@ -102,7 +113,7 @@ const DISAGREES = 'far from what a person read; choose',
 function besideTyped(m: Measurement, typed: readonly Measurement[]): Measurement {
   if (m.reason !== undefined && m.reason !== DISAGREES && m.reason !== MADE_UP) return m;
   const { reason: _, ...plain } = m,
-    own = typed.find((t) => t.quantity === m.quantity && t.state === m.state);
+    own = typed.find((t) => measuredKey(t) === measuredKey(m));
   if (own && m.source === 'simulated') return { ...plain, setAside: true, reason: MADE_UP };
   return own && disagree(own, m)
     ? { ...plain, setAside: true, reason: DISAGREES }
@@ -127,15 +138,23 @@ function unusedFigures({ record: r }: Pick<TestBody, 'record'>): string[] {
 /** Where tape or stopwatch and log disagree by more than three of their joint sigmas. */
 function comparisons(typed: readonly Measurement[], logged: readonly Measurement[]): string[] {
   return typed.flatMap((t) => {
-    const l = logged.find((m) => m.quantity === t.quantity);
+    const l = logged.find((m) => measuredKey(m) === measuredKey(t));
     if (!l || !disagree(t, l)) return [];
     const figures = `${t.value.toPrecision(3)} against ${l.value.toPrecision(3)}`;
     return [`The form and the log disagree on ${t.quantity}: ${figures}. The log's is set aside; choose.`];
   });
 }
 
-const sourceKey = (m: Measurement) =>
-  `${m.quantity}|${m.source}|${m.segment?.log ?? ''}|${m.segment?.name ?? ''}`;
+/** Measurements under what they are of and from, and which of several such they are. */
+function bySource(list: readonly Measurement[]): [key: string, m: Measurement][] {
+  const seen = new Map<string, number>();
+  return list.map((m) => {
+    const of = `${measuredKey(m)}|${m.source}|${m.segment?.log ?? ''}|${m.segment?.name ?? ''}`,
+      nth = seen.get(of) ?? 0;
+    seen.set(of, nth + 1);
+    return [`${of}|${nth}`, m];
+  });
+}
 
 /**
  * Measurements after an edit of a test: as they follow from it, with what the person set aside or took back by hand left so.
@@ -143,13 +162,13 @@ const sourceKey = (m: Measurement) =>
  */
 export function remeasured(before: TestBody, after: TestBody): Measurement[] {
   if (!after.record.flown) return [];
-  const rule = new Map(measurementsOf(before).measurements.map((m) => [sourceKey(m), m.setAside]));
+  const rule = new Map(bySource(measurementsOf(before).measurements).map(([key, m]) => [key, m.setAside]));
   const chosen = new Map(
-    before.measurements
-      .filter((m) => rule.has(sourceKey(m)) && rule.get(sourceKey(m)) !== m.setAside)
-      .map((m) => [sourceKey(m), m.setAside]),
+    bySource(before.measurements)
+      .filter(([key, m]) => rule.has(key) && rule.get(key) !== m.setAside)
+      .map(([key, m]) => [key, m.setAside]),
   );
-  return measurementsOf(after).measurements.map((m) => chosenAside(m, chosen.get(sourceKey(m))));
+  return bySource(measurementsOf(after).measurements).map(([key, m]) => chosenAside(m, chosen.get(key)));
 }
 
 /** Readings far from the prediction, and figures no day has: asked about, never refused. */
@@ -158,7 +177,7 @@ export function recordQuestions(body: TestBody, ledger: Ledger): string[] {
   const far = body.measurements
     .filter((m) => !m.segment)
     .flatMap((m) => {
-      const e = entryNamed(ledger, m.quantity, m.state);
+      const e = entryMeasured(ledger, m);
       const ratio = e && e.value > 0 && m.value > 0 ? m.value / e.value : 1;
       if (ratio < FAR && ratio > 1 / FAR) return [];
       const times = ratio > 1 ? `${ratio.toPrecision(2)} times` : `${(100 * ratio).toPrecision(2)} % of`;

@@ -2,8 +2,18 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { assess, type Ledger } from '../assess';
 import { bitternDocument, gnatDocument } from '../demo';
-import { emptyRecord, type LogEntry, type Measurement, type TestBody } from '../design';
 import {
+  emptyRecord,
+  measurementSchema,
+  priorCalibration,
+  type LogEntry,
+  type Measurement,
+  type Reading,
+  type TestBody,
+} from '../design';
+import { calibrate } from '../refine';
+import {
+  chosenAside,
   designOfTheDay,
   measurementsOf,
   recordQuestions,
@@ -197,5 +207,60 @@ describe('questions of a record', () => {
     expect(recordQuestions(body({ wind: 18 }), ledger).join()).toMatch(/18 m\/s is a gale/);
     expect(recordQuestions(body({ temperature: 250 }), ledger).join()).toMatch(/-23 °C is rare/);
     expect(recordQuestions(body({}), ledger)).toEqual([]);
+  });
+});
+
+describe('readings of numbers that the form does not ask for', () => {
+  const reading: Reading = {
+    quantity: 'legVolts',
+    state: 'all',
+    part: 'relay',
+    leg: 'out',
+    value: 10.9,
+    sigma: 0.1,
+    source: 'footage',
+    from: 'display on the transmitter',
+    throttle: 0.6,
+  };
+  it('stand under the number, the leg and the throttle that they are of', () => {
+    const [m] = of(body({ readings: [reading] }), 'legVolts');
+    expect(m).toMatchObject({ part: 'relay', leg: 'out', source: 'footage', setAside: false });
+    expect(m.conditions).toMatchObject({ throttle: 0.6, wind: 1 });
+    expect(measurementSchema.safeParse(m).success).toBe(true);
+  });
+  it('two of one number are both kept, and what a person set aside stays so when another is added', () => {
+    const second = { ...reading, value: 10.6 },
+      two = body({ readings: [reading, second] }),
+      aside = {
+        ...two,
+        measurements: two.measurements.map((m, i) => (i === 1 ? chosenAside(m, true) : m)),
+      };
+    const three = edit(aside, { readings: [reading, second, { ...reading, value: 11.2 }] });
+    expect(of(three, 'legVolts').map((m) => m.setAside)).toEqual([false, true, false]);
+  });
+  it('a log of the same leg is held against it, one of another leg is not', () => {
+    const plain = withLog(
+      { readings: [{ ...reading, quantity: 'lapTime', state: 'tubes-8', value: 30 }] },
+      'logged',
+    );
+    expect(of(plain, 'lapTime').find((m) => m.source === 'logged')!.setAside).toBe(false);
+    const { part: _p, leg: _l, ...whole } = { ...reading, quantity: 'lapTime', state: 'tubes-8', value: 30 };
+    const same = withLog({ readings: [whole] }, 'logged');
+    expect(of(same, 'lapTime').find((m) => m.source === 'logged')!.setAside).toBe(true);
+  });
+  it('the fit learns of a leg from its own prediction', () => {
+    const { brief, design } = bitternDocument(),
+      now = assess(brief, design, priorCalibration()).entries.find(
+        (e) => e.id === 'legEnergy' && e.leg === 'out',
+      )!,
+      [m] = of(
+        body({
+          readings: [{ ...reading, quantity: 'legEnergy', value: 1.2 * now.value, sigma: 0.02 * now.value }],
+        }),
+        'legEnergy',
+      );
+    const r = calibrate(priorCalibration(), [{ brief, design, measurements: [m] }], ['t']);
+    expect(r.status === 'updated' && r.rows[0].before).toBeCloseTo(now.value, 6);
+    expect(r.status === 'updated' && r.rows[0].after).toBeGreaterThan(1.05 * now.value);
   });
 });
