@@ -1,8 +1,27 @@
 /** The demo's season: what its loggers wrote, kept as files, read and reduced as a person's own would be. */
 import { and, eq } from 'drizzle-orm';
-import { emptyRecord, type DesignDocument, type LogEntry, type TestBody } from '@skiametra/core/design';
+import { assess, entryNamed, type Ledger } from '@skiametra/core/assess';
+import {
+  emptyRecord,
+  type Brief,
+  type Design,
+  type DesignDocument,
+  type LogEntry,
+  type TestBody,
+} from '@skiametra/core/design';
 import { cleanLog, faultCounts, placed, reduceFlight } from '@skiametra/core/log';
-import { conditionsOf, logMeasurements, measurementsOf, preflightFor, withLog } from '@skiametra/core/trial';
+import {
+  conditionsOf,
+  courseFlown,
+  flownOf,
+  legMeasurements,
+  legReadings,
+  legsFlown,
+  logMeasurements,
+  measurementsOf,
+  preflightFor,
+  withLog,
+} from '@skiametra/core/trial';
 import { seasonFlights, type SeasonFlight } from '@skiametra/devices';
 import { readLog } from '@skiametra/formats/log';
 import type { Db } from './connection';
@@ -10,19 +29,22 @@ import { storeMeasurements, type Tx } from './exchange';
 import { keepFile, sumOf } from './logFile';
 import { tests, versions } from './schema';
 
-/** Wing area and aspect ratio of the demo aircraft, as it is drawn. */
-const WING = { area: 0.4, aspectRatio: 6.4 };
-
 async function* piece(bytes: Buffer): AsyncGenerator<Uint8Array> {
   yield await Promise.resolve(bytes);
 }
 
 /** A test with a log of it: its entry, and what it said. */
-async function reduced(body: TestBody, name: string, bytes: Buffer): Promise<TestBody> {
+async function reduced(
+  body: TestBody,
+  { name, bytes }: { name: string; bytes: Buffer },
+  { brief, design, ledger }: { brief: Brief; design: Design; ledger: Ledger },
+): Promise<TestBody> {
   const read = await readLog(piece(bytes));
   if (read.status === 'error') throw new Error(read.message);
   const { log, faults } = cleanLog(placed(read.log)),
-    { results } = reduceFlight(log, { mass: body.record.mass, area: WING.area, density: null });
+    { results, segments } = reduceFlight(log, flownOf(body, brief, ledger)),
+    { state } = body.card,
+    [mission] = brief.missions;
   const t = log.t,
     entry: LogEntry = {
       file: sumOf(bytes),
@@ -36,13 +58,13 @@ async function reduced(body: TestBody, name: string, bytes: Buffer): Promise<Tes
       segments: null,
       faults: faultCounts(faults),
     };
-  const measured = logMeasurements(results, {
-    file: entry.file,
-    source: 'logged',
-    state: body.card.state,
-    conditions: conditionsOf(body),
-    aspectRatio: WING.aspectRatio,
-  });
+  const told = { file: entry.file, source: 'logged' as const, state, conditions: conditionsOf(body) },
+    aspectRatio = entryNamed(ledger, 'aspectRatio', state)?.value ?? null,
+    legs = mission ? legReadings(log, legsFlown(segments, courseFlown(mission, design, ledger, state))) : [];
+  const measured = [
+    ...logMeasurements(results, { ...told, aspectRatio }),
+    ...(mission ? legMeasurements(legs, mission.id, told) : []),
+  ];
   const whole = withLog(body, entry, measured);
   return { ...whole, measurements: measurementsOf(whole).measurements };
 }
@@ -77,11 +99,17 @@ export async function storeSeason(db: Db, projectId: number, versionName: string
     .from(versions)
     .where(and(eq(versions.projectId, projectId), eq(versions.name, versionName)));
   if (!version) return;
-  const held = await db.select().from(tests).where(eq(tests.versionId, version.id));
+  const held = await db.select().from(tests).where(eq(tests.versionId, version.id)),
+    { brief, design, calibration } = version.document,
+    known = { brief, design, ledger: assess(brief, design, calibration) };
   for (const flight of seasonFlights()) {
     const bytes = Buffer.from(flight.text()),
       there = held.find((t) => t.body.card.title === flight.title),
-      body = await reduced(there?.body ?? bodyOf(flight, version.document), flight.file, bytes);
+      body = await reduced(
+        there?.body ?? bodyOf(flight, version.document),
+        { name: flight.file, bytes },
+        known,
+      );
     await db.transaction(async (tx) => {
       const id = there?.id ?? (await added(tx, version, body));
       await tx.update(tests).set({ body }).where(eq(tests.id, id));

@@ -11,6 +11,7 @@ import {
   type FlightLog,
   type ReducedLog,
 } from '@skiametra/core/log';
+import { legReadings, legsFlown } from '@skiametra/core/trial';
 import { columnsOf, mappingOf, readLog, type Layout, type Mapping } from '@skiametra/formats/log';
 import type { Line, LogAnswers, LogJob, Opened, Reduced, TableHead, TraceId } from './logJobs';
 import { thinLine } from './thinLine';
@@ -49,16 +50,19 @@ export class HeldLog {
     return { status: 'ok', opened: openedOf(read.log, read.table && headOf(read.table)) };
   }
 
-  reduce({ flown, kept, segments }: Extract<LogJob, { task: 'reduce' }>): Reduced {
+  reduce({ flown, kept, segments, course }: Extract<LogJob, { task: 'reduce' }>): Reduced {
     const { log, faults } = cleanLog(this.held(), new Set(kept)),
       reduced = reduceFlight(log, flown, segments);
     this.clean = log;
     this.reduced = reduced;
-    const { wind } = reduced.air;
+    const { wind } = reduced.air,
+      legs = course ? legsFlown(reduced.segments, course) : [];
     return {
       faults,
       counts: faultCounts(faults),
       segments: reduced.segments,
+      legs: legs.map(({ leg, from, to }) => ({ leg: leg.id, name: leg.name, from, to })),
+      legReadings: legReadings(log, legs),
       results: reduced.results,
       traces: this.traces(),
       way: wayOf(log),

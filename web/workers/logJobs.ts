@@ -1,6 +1,7 @@
 /** What the page may ask of the worker that holds a log, and what comes back. */
 import type { LogColumn } from '@skiametra/core/design';
 import type { ChannelId, Fault, Flown, LogResult, Segment } from '@skiametra/core/log';
+import type { Course, LegReading } from '@skiametra/core/trial';
 
 /** A table as it was read: for the step in which a person says what its columns are. */
 export interface TableHead {
@@ -32,6 +33,13 @@ export interface Reduced {
   readonly faults: readonly Fault[];
   readonly counts: Readonly<Record<string, number>>;
   readonly segments: readonly Segment[];
+  /** legs of the mission in it, in time */ readonly legs: readonly {
+    readonly leg: string;
+    readonly name: string;
+    readonly from: number;
+    readonly to: number;
+  }[];
+  readonly legReadings: readonly LegReading[];
   readonly results: readonly LogResult[];
   readonly traces: readonly TraceId[];
   /** way over ground, thinned */ readonly way: {
@@ -57,7 +65,13 @@ export interface Reduced {
 
 export type LogJob =
   | { task: 'open'; file: Blob; columns: readonly LogColumn[] | null }
-  | { task: 'reduce'; flown: Flown; kept: readonly string[]; segments: readonly Segment[] | null }
+  | {
+      task: 'reduce';
+      flown: Flown;
+      kept: readonly string[];
+      segments: readonly Segment[] | null;
+      /** whose legs are looked for */ course: Course | null;
+    }
   | { task: 'trace'; ids: readonly TraceId[]; from: number; to: number };
 
 export interface LogAnswers {

@@ -5,12 +5,16 @@ import type { Brief } from '@skiametra/core/design';
 import { measuredOf, useWorkspace } from '../workspace/useWorkspace';
 import { scalesOf, type Marks, type Scale } from './marks';
 
-/** What the brief asks of a quantity in a state; the narrowest of several requirements. */
-export function askedOf(brief: Brief, id: string, state: string): Marks['asked'] {
+type Place = Pick<Brief['requirements'][number], 'part' | 'leg' | 'case'>;
+
+/** What the brief asks of a quantity in a state; the narrowest of several requirements. @param at mission, leg or case */
+export function askedOf(brief: Brief, id: string, state: string, at: Place = {}): Marks['asked'] {
   const rs = brief.requirements.filter(
     (r) =>
       r.quantity === id &&
-      (r.part ?? r.leg ?? r.case) === undefined &&
+      r.part === at.part &&
+      r.leg === at.leg &&
+      r.case === at.case &&
       (r.state === state || r.state === 'all' || state === 'all'),
   );
   if (rs.length === 0) return null;

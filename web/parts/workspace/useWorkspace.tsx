@@ -2,7 +2,7 @@
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'next/navigation';
 import { useStore } from 'zustand';
-import { combine, isOwnDrive, isOwnWing } from '@skiametra/core/trial';
+import { combine, isOwnDrive, isOwnWing, measuredKey, measuredKeys } from '@skiametra/core/trial';
 import { entryNamed } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
 import type { WorkspaceData } from '../../server/store';
@@ -78,10 +78,11 @@ export function measuredOf(
   id: string,
   state: string,
 ): { value: number; sigma: number; count: number } | null {
+  const keys = measuredKeys({ quantity: id, state });
   const list: Measurement[] = comparableTests(w).flatMap((t) =>
     t.body.measurements.filter(
       // a bound is no value: it says only what is less
-      (m) => m.quantity === id && (m.state === state || m.state === 'all') && !m.setAside && !m.bound,
+      (m) => keys.includes(measuredKey(m)) && !m.setAside && !m.bound,
     ),
   );
   return list.length ? combine(list) : null;

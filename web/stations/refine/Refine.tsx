@@ -2,7 +2,7 @@
 import { AdviceList } from './AdviceList';
 import { Calibration } from './Calibration';
 import { Comparison } from './Comparison';
-import { Journey } from './Journey';
+import { Journey } from './journey/Journey';
 import { ThreeColumns } from './ThreeColumns';
 import { VersionTree } from './VersionTree';
 

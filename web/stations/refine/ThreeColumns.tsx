@@ -1,8 +1,6 @@
 'use client';
 /** Asked, predicted, measured: the gap of every number. */
 import { Button } from '@mantine/core';
-import { entryNamed, keyOf, quantityDef } from '@skiametra/core/assess';
-import { combine } from '@skiametra/core/trial';
 import {
   formatMeasured,
   formatQuantity,
@@ -13,8 +11,8 @@ import {
 import { useState } from 'react';
 import { MarkLegend, ThreeMark } from '../../parts/marks/ThreeMark';
 import { saysSomething, type Marks, type Measured } from '../../parts/marks/marks';
-import { askedOf } from '../../parts/marks/useMarks';
 import { comparableTests, useWorkspace } from '../../parts/workspace/useWorkspace';
+import { rowsOf } from './rows';
 
 /** Limits in words: at least, at most, or a range. */
 function askedText(asked: Marks['asked'], kind: KindName, units: UnitSystem): string {
@@ -46,35 +44,7 @@ export function ThreeColumns() {
   const measured = comparableTests({ content, versionId, ledger }).flatMap((t) =>
     t.body.measurements.filter((m) => !m.setAside),
   );
-  const keys = new Set<string>(measured.map((m) => `${m.quantity}@${m.state}`));
-  for (const r of brief.requirements)
-    for (const s of r.state === 'all'
-      ? quantityDef(r.quantity)?.scope === 'all'
-        ? ['all']
-        : [design.states[0]!.id, design.states[design.states.length - 1]!.id]
-      : [r.state])
-      keys.add(`${r.quantity}@${s}`);
-  if (every) for (const e of ledger.entries) keys.add(keyOf(e));
-  const rows = [...keys].flatMap((k) => {
-    const [id = '', state = ''] = k.split('@');
-    const def = quantityDef(id);
-    if (!def) return [];
-    const e = entryNamed(ledger, id, state);
-    const list = measured.filter((m) => m.quantity === id && m.state === state);
-    return [
-      {
-        k,
-        id,
-        state,
-        def,
-        marks: {
-          asked: askedOf(brief, id, state),
-          predicted: e ? { value: e.value, sigma: e.sigma } : null,
-          measured: list.length ? combine(list) : null,
-        },
-      },
-    ];
-  });
+  const rows = rowsOf({ brief, design, ledger, measured }, every);
   return (
     <section className="block">
       <h2>
@@ -105,11 +75,13 @@ export function ThreeColumns() {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ k, id, state, def, marks }) => (
-              <tr key={k} className="clickable" onClick={() => setWhy({ id, state })}>
+            {rows.map(({ key, id, state, def, place, marks }) => (
+              <tr key={key} className="clickable" onClick={() => setWhy({ id, state })}>
                 <td>
                   {def.name}{' '}
-                  <span className="dim tiny">{design.states.find((l) => l.id === state)?.name ?? ''}</span>
+                  <span className="dim tiny">
+                    {[design.states.find((l) => l.id === state)?.name, place].filter(Boolean).join(', ')}
+                  </span>
                 </td>
                 <td className="num">{askedText(marks.asked, def.kind, units)}</td>
                 <td className="num">{measuredText(marks.predicted, def.kind, units)}</td>

@@ -1,11 +1,19 @@
 'use client';
 /** What was measured in a flight: each value under its source, beside what was predicted, with a tick whether it may teach. */
 import { Checkbox } from '@mantine/core';
-import { entryNamed, quantityDef } from '@skiametra/core/assess';
+import { quantityDef } from '@skiametra/core/assess';
 import type { Measurement, Source, TestBody } from '@skiametra/core/design';
-import { logQuantity, measurementsOf, recordQuestions, chosenAside } from '@skiametra/core/trial';
-import { formatMeasured } from '@skiametra/core/units';
+import {
+  chosenAside,
+  entryMeasured,
+  logQuantity,
+  measuredKey,
+  measurementsOf,
+  recordQuestions,
+} from '@skiametra/core/trial';
+import { formatMeasured, formatQuantity } from '@skiametra/core/units';
 import { askedOf } from '../../parts/marks/useMarks';
+import { placeName } from '../../parts/numberName';
 import { MarkLegend, ThreeMark } from '../../parts/marks/ThreeMark';
 import { useWorkspace } from '../../parts/workspace/useWorkspace';
 
@@ -22,7 +30,7 @@ const SOURCES: Readonly<Record<Source, string>> = {
 function together(list: readonly Measurement[]): { key: string; of: { m: Measurement; i: number }[] }[] {
   const groups = new Map<string, { m: Measurement; i: number }[]>();
   list.forEach((m, i) => {
-    const key = `${m.quantity}@${m.state}`;
+    const key = measuredKey(m);
     groups.set(key, [...(groups.get(key) ?? []), { m, i }]);
   });
   return [...groups].map(([key, of]) => ({ key, of }));
@@ -77,15 +85,17 @@ function Group({ id, of }: { id: string; of: readonly { m: Measurement; i: numbe
   const ledger = useWorkspace((w) => w.ledger),
     brief = useWorkspace((w) => w.content.document.brief),
     units = useWorkspace((w) => w.units),
-    { quantity, state } = of[0]!.m,
+    one = of[0]!.m,
+    { quantity, state } = one,
     def = quantityDef(quantity) ?? logQuantity(quantity);
   if (!def) return null;
-  const e = ledger && entryNamed(ledger, quantity, state);
+  const e = ledger && entryMeasured(ledger, one),
+    place = placeName(one, brief);
   return (
     <div className="measuredgroup">
-      <b className="strong">{def.name}</b>
+      <b className="strong">{def.name}</b> {place && <span className="dim tiny">{place}</span>}
       {of.map(({ m, i }) => (
-        <div key={`${m.source} ${m.from}`} className={m.setAside ? 'measuredrow aside' : 'measuredrow'}>
+        <div key={i} className={m.setAside ? 'measuredrow aside' : 'measuredrow'}>
           <span className="num measuredtext oneline">
             {formatMeasured(m.value, m.sigma, def.kind, units)}
           </span>
@@ -93,7 +103,7 @@ function Group({ id, of }: { id: string; of: readonly { m: Measurement; i: numbe
             <ThreeMark
               name={def.name}
               marks={{
-                asked: askedOf(brief, quantity, state),
+                asked: askedOf(brief, quantity, state, one),
                 predicted: { value: e.value, sigma: e.sigma },
                 measured: { value: m.value, sigma: m.sigma },
               }}
@@ -104,6 +114,8 @@ function Group({ id, of }: { id: string; of: readonly { m: Measurement; i: numbe
           <div className="dim tiny">
             <b>{SOURCES[m.source]}</b> {m.from}
             {m.segment && m.segment.count > 1 ? `, ${m.segment.count} rows` : ''}
+            {m.conditions?.throttle !== undefined &&
+              `, at ${formatQuantity(m.conditions.throttle, 'percent', units)} throttle`}
             {m.reason && `. Teaches nothing: ${m.reason}`}
           </div>
           {e && <MayTeach id={id} m={m} i={i} />}

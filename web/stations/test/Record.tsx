@@ -11,6 +11,7 @@ import { useWorkspace } from '../../parts/workspace/useWorkspace';
 import { type SetBody, useStops } from './card';
 import { FootageFigures } from './FootageFigures';
 import { Laps } from './Laps';
+import { Readings } from './read/Readings';
 import { RubberRecord } from './RubberRecord';
 
 type Recorded = TestBody['record'];
@@ -28,6 +29,11 @@ export function Record({ id, body, set }: Props) {
       <h2>Record</h2>
       <Figures record={body.record} put={put} />
       <FootageFigures footage={body.record.footage} put={(footage) => put({ footage })} />
+      <Readings
+        readings={body.record.readings ?? []}
+        state={body.card.state}
+        put={(readings) => put({ readings })}
+      />
       <FlownWith id={id} />
       <h2 className="head mt12">How it handled</h2>
       <Handled record={body.record} put={put} />

@@ -3,6 +3,7 @@
 import { UnstyledButton } from '@mantine/core';
 import type { Segment } from '@skiametra/core/log';
 import { useRef } from 'react';
+import type { Reduced } from '../../../workers/logJobs';
 import { KINDS, ROWS } from './segmentKinds';
 import { AXIS } from './TracePanel';
 
@@ -15,7 +16,7 @@ interface BandsProps {
   segments: readonly Segment[];
   chosen: Segment | null;
   window: Window;
-  legs: ReadonlyMap<Segment, string>;
+  legs: Reduced['legs'];
   onChoose: (s: Segment | null) => void;
   onMove: (s: Segment, to: Window) => void;
 }
@@ -24,20 +25,22 @@ const ROW = 19;
 const share = ({ from, to }: Window, t: number) => Math.min(1, Math.max(0, (t - from) / (to - from)));
 const percent = (x: number) => `${(100 * x).toFixed(3)}%`;
 
+/** Room that the bands take above the traces [px]. */
+export const bandsHeight = (legs: Reduced['legs']) => (ROWS + (legs.length > 0 ? 1 : 0)) * ROW;
+
 /** The rows of bands above the traces. */
 export function Bands({ segments, chosen, window, legs, onChoose, onMove }: BandsProps) {
   const seen = segments.filter((s) => s.to > window.from && s.from < window.to);
   return (
     <div
       className="bands"
-      style={{ marginLeft: AXIS, height: ROWS * ROW }}
+      style={{ marginLeft: AXIS, height: bandsHeight(legs) }}
       role="group"
       aria-label="Stretches"
     >
       {seen.map((s) => {
         const a = share(window, s.from),
-          b = share(window, s.to),
-          leg = legs.get(s);
+          b = share(window, s.to);
         return (
           <UnstyledButton
             key={`${s.kind} ${s.name} ${s.from}`}
@@ -45,16 +48,37 @@ export function Bands({ segments, chosen, window, legs, onChoose, onMove }: Band
             style={{ left: percent(a), width: percent(b - a), top: KINDS[s.kind].row * ROW }}
             aria-pressed={s === chosen}
             aria-label={s.name}
-            title={`${s.name}, ${s.from.toFixed(1)} to ${s.to.toFixed(1)} s${leg ? `: ${leg}` : ''}`}
+            title={`${s.name}, ${s.from.toFixed(1)} to ${s.to.toFixed(1)} s`}
             onClick={() => onChoose(s === chosen ? null : s)}
           >
             {b - a > 0.07 ? s.name : b - a > 0.022 ? (/\d+$/.exec(s.name)?.[0] ?? '') : ''}
           </UnstyledButton>
         );
       })}
+      <Legs {...{ legs, window }} />
       {chosen && <Ends {...{ chosen, window, onMove }} />}
     </div>
   );
+}
+
+/** The legs of the mission, as they follow from the stretches: they are not moved themselves. */
+function Legs({ legs, window }: Pick<BandsProps, 'legs' | 'window'>) {
+  return legs
+    .filter((l) => l.to > window.from && l.from < window.to)
+    .map((l) => {
+      const a = share(window, l.from),
+        b = share(window, l.to);
+      return (
+        <span
+          key={`${l.leg} ${l.from}`}
+          className="band band-leg"
+          style={{ left: percent(a), width: percent(b - a), top: ROWS * ROW }}
+          title={`${l.name}, ${l.from.toFixed(1)} to ${l.to.toFixed(1)} s`}
+        >
+          {b - a > 0.06 ? l.name : ''}
+        </span>
+      );
+    });
 }
 
 const STEP = 0.2;

@@ -2,15 +2,15 @@
 /** The log in view: its trace and its way linked, what is wrong with it, what was flown on the diagrams. */
 import type { LogEntry, TestBody } from '@skiametra/core/design';
 import type { Segment } from '@skiametra/core/log';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import type { Reduced } from '../../../workers/logJobs';
+import { missionInView } from './course';
 import { Faults } from './Faults';
 import { FlownDiagrams } from './FlownDiagrams';
 import { LegsFound } from './LegsFound';
 import { LogMap } from './LogMap';
 import { SiteLimits } from './SiteLimits';
-import { legNames } from './segmentKinds';
 import { Trace } from './Trace';
 import type { Logs } from './useLogs';
 
@@ -25,7 +25,7 @@ interface SheetProps {
 function useMissionOf() {
   return useWorkspace((w) => {
     const { missions } = w.content.document.brief;
-    return missions.find((m) => m.id === w.missionId) ?? missions[0];
+    return missionInView({ missions }, w.missionId);
   });
 }
 
@@ -34,7 +34,7 @@ export function LogSheet({ logs, entry, reduced, body }: SheetProps) {
     [cursor, setCursor] = useState<number | null>(null),
     [picked, setChosen] = useState<Segment | null>(null),
     mission = useMissionOf(),
-    legs = useMemo(() => legNames(reduced.segments, mission), [reduced, mission]);
+    setMission = useWorkspace((w) => w.setMission);
   // a stretch of an earlier reduction is none of this one
   const chosen = picked && reduced.segments.includes(picked) ? picked : null;
   const look = (from: number, to: number) => {
@@ -44,10 +44,17 @@ export function LogSheet({ logs, entry, reduced, body }: SheetProps) {
   return (
     <div className="stack gap8">
       <div className="logsheet">
-        <Trace {...{ logs, entry, reduced, window, setWindow, cursor, setCursor, chosen, setChosen, legs }} />
+        <Trace {...{ logs, entry, reduced, window, setWindow, cursor, setCursor, chosen, setChosen }} />
         <div className="stack gap8">
           <LogMap reduced={reduced} window={window} stretch={chosen} cursor={cursor} onTime={setCursor} />
-          <LegsFound mission={mission} segments={reduced.segments} />
+          <LegsFound
+            mission={mission}
+            found={reduced.legs}
+            onMission={(id) => {
+              setMission(id);
+              void logs.change(entry, {});
+            }}
+          />
           <SiteLimits reduced={reduced} />
           <h3 className="flush">What is wrong with it</h3>
           <Faults

@@ -3,9 +3,9 @@
 import { Button, MultiSelect, NativeSelect, RangeSlider } from '@mantine/core';
 import type { LogEntry, SegmentKind } from '@skiametra/core/design';
 import type { Segment } from '@skiametra/core/log';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type CSSProperties } from 'react';
 import type { Line, Reduced, TraceId } from '../../../workers/logJobs';
-import { Bands, type Window } from './Bands';
+import { Bands, bandsHeight, type Window } from './Bands';
 import { KINDS } from './segmentKinds';
 import { AXIS, TracePanel } from './TracePanel';
 import { firstTraces, traceLook } from './traces';
@@ -21,7 +21,6 @@ interface TraceProps {
   setCursor: (t: number | null) => void;
   chosen: Segment | null;
   setChosen: (s: Segment | null) => void;
-  legs: ReadonlyMap<Segment, string>;
 }
 
 /** Lines of the chosen channels within the window, fetched as they change. */
@@ -46,7 +45,7 @@ function useLines(logs: Logs, reduced: Reduced, ids: readonly TraceId[], { from,
 }
 
 export function Trace(props: TraceProps) {
-  const { logs, entry, reduced, window, setWindow, cursor, setCursor, chosen, setChosen, legs } = props,
+  const { logs, entry, reduced, window, setWindow, cursor, setCursor, chosen, setChosen } = props,
     [ids, setIds] = useState<TraceId[]>(() => firstTraces(reduced.traces)),
     lines = useLines(logs, reduced, ids, window),
     end = Math.max(1, entry.length);
@@ -69,12 +68,14 @@ export function Trace(props: TraceProps) {
       />
       <div
         className="tracestack"
+        style={{ '--bands': `${bandsHeight(reduced.legs)}px` } as CSSProperties}
         onPointerMove={(e) => setCursor(timeUnder(e, window))}
         onPointerLeave={() => setCursor(null)}
       >
         <Bands
           segments={reduced.segments}
-          {...{ chosen, window, legs }}
+          legs={reduced.legs}
+          {...{ chosen, window }}
           onChoose={setChosen}
           onMove={moved}
         />

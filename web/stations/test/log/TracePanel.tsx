@@ -10,7 +10,8 @@ import { traceLook } from './traces';
 
 /** Width of the axis beside every panel [px]: stretches drawn over them begin there. */
 export const AXIS = 58;
-const HEIGHT = 92;
+const HEIGHT = 100,
+  NAME = 14;
 
 const css = (el: Element, name: string) => getComputedStyle(el).getPropertyValue(name).trim();
 
@@ -71,6 +72,8 @@ export function TracePanel({ id, line, from, to, cursor }: PanelProps) {
         maintainAspectRatio: false,
         animation: false,
         events: [],
+        // the name stands above the line, not on it
+        layout: { padding: { top: NAME } },
         scales: {
           x: { type: 'linear', min: from, max: to, display: false },
           y: {

@@ -1,10 +1,8 @@
 /** Points of footage as a file, legs of a mission in a log, how traces are read. */
 import { describe, expect, it } from 'vitest';
-import { bitternDocument } from '@skiametra/core/demo';
 import { SEGMENT_KINDS } from '@skiametra/core/design';
-import type { Segment } from '@skiametra/core/log';
 import { footageFile } from './footageFile';
-import { KINDS, legNames, legsSeen, ROWS } from './segmentKinds';
+import { KINDS, ROWS } from './segmentKinds';
 import { firstTraces, traceLook } from './traces';
 
 describe('points of footage', () => {
@@ -25,17 +23,8 @@ describe('points of footage', () => {
 });
 
 describe('stretches', () => {
-  const s = (kind: Segment['kind'], from: number): Segment => ({ kind, name: kind, from, to: from + 5 });
   it('every kind has its row and its word', () => {
     for (const k of SEGMENT_KINDS) expect(KINDS[k].row).toBeLessThan(ROWS);
-  });
-  it('legs of the demo’s heat are found, and those that nothing looks like are told', () => {
-    const heat = bitternDocument().brief.missions.find((m) => m.name === 'Relay heat')!,
-      flown = [s('run', 0), s('climb', 5), s('lap', 20), s('turn', 22), s('landing', 90)],
-      { seen, missing } = legsSeen(flown, heat);
-    expect(seen.map((x) => x.name)).toContain('Off the boardwalk');
-    expect(missing).toContain('Tubes handed over');
-    expect(legNames(flown, heat).get(flown[0]!)).toBe('Off the boardwalk');
   });
 });
 

@@ -2,13 +2,21 @@
 import { entryNamed } from '@skiametra/core/assess';
 import type { LogColumn, LogEntry, TestBody } from '@skiametra/core/design';
 import type { Segment } from '@skiametra/core/log';
-import { conditionsOf, flownOf, logMeasurements, withLog } from '@skiametra/core/trial';
+import {
+  conditionsOf,
+  courseFlown,
+  flownOf,
+  legMeasurements,
+  logMeasurements,
+  withLog,
+} from '@skiametra/core/trial';
 import { keepOriginal, originalsOf } from '../../../parts/originals';
 import type { WorkspaceStore } from '../../../parts/workspace/store';
 import { Stopped } from '../../../workers/lanes';
 import { LogLane } from '../../../workers/logClient';
 import type { Opened, Reduced, TraceId } from '../../../workers/logJobs';
 import type { SetBody } from '../card';
+import { missionInView } from './course';
 import { rememberColumns, rememberedColumns } from './loggers';
 
 interface Draft {
@@ -101,23 +109,30 @@ export class LogDesk {
   private reduce(kept: readonly string[], segments: readonly Segment[] | null): Promise<Reduced> {
     this.put({ busy: 'Reducing' });
     this.applied = settingOf({ kept, segments });
-    const { content, ledger } = this.store.getState(),
-      flown = flownOf(this.body(), content.document.brief, ledger);
-    return this.lane.ask<'reduce'>({ task: 'reduce', flown, kept, segments });
+    const { content, ledger, missionId } = this.store.getState(),
+      body = this.body(),
+      flown = flownOf(body, content.document.brief, ledger),
+      mission = missionInView(content.document.brief, missionId),
+      course = mission ? courseFlown(mission, content.document.design, ledger, body.card.state) : null;
+    return this.lane.ask<'reduce'>({ task: 'reduce', flown, kept, segments, course });
   }
 
   /** Writes what a log said into the test, as one undo step. */
   private write(entry: LogEntry, reduced: Reduced): string | null {
     const body = this.body(),
-      { ledger } = this.store.getState(),
+      { ledger, content, missionId } = this.store.getState(),
+      mission = missionInView(content.document.brief, missionId),
       aspectRatio = (ledger && entryNamed(ledger, 'aspectRatio', body.card.state)?.value) ?? null;
-    const measured = logMeasurements(reduced.results, {
+    const told = {
       file: entry.file,
       source: entry.origin,
       state: body.card.state,
       conditions: conditionsOf(body),
-      aspectRatio,
-    });
+    };
+    const measured = [
+      ...logMeasurements(reduced.results, { ...told, aspectRatio }),
+      ...(mission ? legMeasurements(reduced.legReadings, mission.id, told) : []),
+    ];
     return this.set(withLog(body, { ...entry, faults: { ...reduced.counts } }, measured));
   }
 
