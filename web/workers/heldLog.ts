@@ -3,7 +3,6 @@ import { G0 } from '@skiametra/core/air';
 import {
   cleanLog,
   faultCounts,
-  glidePoints,
   letGoOf,
   placed,
   reduceFlight,
@@ -69,7 +68,7 @@ export class HeldLog {
       wind: wind && { east: wind.east, north: wind.north },
       letGo: letGoOf(log, reduced.motion).map(({ t, name, east, north }) => ({ t, name, east, north })),
       loads: loadsOf(log, reduced),
-      glides: glidePoints({ log, ...reduced, flown }).map(({ speed, sink }) => ({ speed, sink })),
+      glides: reduced.glides.map(({ speed, sink }) => ({ speed, sink })),
     };
   }
 

@@ -6,6 +6,7 @@ import { rowsIn, thinned } from './lines';
 import { meanOf, sumOf } from './middle';
 import { valuesAt, type Motion } from './motion';
 import type { Segment } from './phases';
+import { rowsWhere } from './span';
 
 export interface AirData {
   readonly wind: WindFit | null;
@@ -23,16 +24,12 @@ export interface AirData {
 }
 
 /** Fixes of a span of time in which the ground velocity is known. */
-function pointsIn(m: Motion, sensor: Float64Array | null, { from, to }: Segment) {
-  const rows: number[] = [];
-  for (let i = 0; i < m.t.length; i++)
-    if (
-      m.t[i] >= from &&
-      m.t[i] <= to &&
-      Number.isFinite(m.east[i] + m.north[i]) &&
-      (!sensor || sensor[i] > 0)
-    )
-      rows.push(i);
+function pointsIn(m: Motion, sensor: Float64Array | null, span: Segment) {
+  const rows = rowsWhere(
+    m.t,
+    span,
+    (i) => Number.isFinite(m.east[i] + m.north[i]) && (!sensor || sensor[i] > 0),
+  );
   const some = thinned(rows),
     take = (of: Float64Array) => Float64Array.from(some, (i) => of[i]);
   return {

@@ -1,6 +1,7 @@
 /** Fixes that stand still: repeated by a receiver that is slower than the log, or frozen while the aircraft flies. */
 import type { ChannelId, FlightLog } from './channels';
 import type { Fault } from './fault';
+import { medianOf } from './middle';
 
 interface Run {
   /** first and last row of one fix */ readonly from: number;
@@ -38,11 +39,8 @@ function speedAbout({ t, channels: { east, north, groundSpeed } }: FlightLog, { 
 /** How long a fix usually stands while it moves [s]. */
 function usualRun(log: FlightLog, runs: readonly Run[]): number {
   const { t } = log;
-  const long = runs
-    .slice(0, -1)
-    .map((r, k) => t[runs[k + 1].from] - t[r.from])
-    .sort((a, b) => a - b);
-  return long[long.length >> 1] ?? 0;
+  const long = medianOf(runs.slice(0, -1).map((r, k) => t[runs[k + 1].from] - t[r.from]));
+  return long || 0;
 }
 
 export interface Spoilt {

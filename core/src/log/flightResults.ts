@@ -98,9 +98,9 @@ export function heightResult({ motion: m, segments }: ReduceTask): LogResult[] {
   const h = smoothed(m.t, m.height, 0.5),
     rows = rowsIn(m.t, h, by),
     top = rows.reduce((a, i) => (h[i] > h[a] ? i : a), rows[0] ?? 0);
-  const off = rows.map((i) => Math.abs(m.height[i] - h[i])).sort((a, b) => a - b),
+  const off = medianOf(rows.map((i) => Math.abs(m.height[i] - h[i]))),
     since = m.t[top] - m.t[0],
-    sigma = Math.hypot(changeOver(m.heightWanders, since), (1.4826 * (off[off.length >> 1] ?? 0)) / 2);
+    sigma = Math.hypot(changeOver(m.heightWanders, since), (1.4826 * (off || 0)) / 2);
   const method = 'largest mean of a second, over the height at the start';
   return [
     {

@@ -10,6 +10,7 @@ import { smoothed, type Segment } from './phases';
 import { glidePolar, type GlidePoint } from './polar';
 import type { LogResult } from './result';
 import { changeOver } from './sensors';
+import { rowsWhere } from './span';
 import { densityOf, type ReduceTask } from './task';
 
 /** A glide's speed stays this near its middle one [m/s], or by this share. */
@@ -38,12 +39,9 @@ function speedOfSlope(m: Motion, v: Float64Array, rows: readonly number[], { fro
 }
 
 /** What it carries in its turns, over its weight: the root of the mean square, as drag goes with it. */
-function loadIn(m: Motion, air: AirData, rates: readonly number[], span: Segment): number {
-  const squares = rates.flatMap((rate, i) => {
-    if (!(m.t[i] >= span.from && m.t[i] <= span.to)) return [];
-    const tangent = (air.airspeed[i] * rate) / G0;
-    return Number.isFinite(tangent) ? [1 + tangent * tangent] : [];
-  });
+function loadIn(m: Motion, air: AirData, rates: Float64Array, span: Segment): number {
+  const tangent = (i: number) => (air.airspeed[i] * rates[i]) / G0,
+    squares = rowsWhere(m.t, span, (i) => Number.isFinite(tangent(i))).map((i) => 1 + tangent(i) ** 2);
   return squares.length > 0 ? Math.sqrt(meanOf(squares)) : 1;
 }
 
@@ -57,10 +55,10 @@ const STRAIGHT = 1.06;
 interface Columns {
   /** [m/s], of a second */ readonly v: Float64Array;
   /** height with what the speed is worth [m] */ readonly total: Float64Array;
-  /** [rad/s] */ readonly rates: readonly number[];
+  /** [rad/s] */ readonly rates: Float64Array;
 }
 
-function columnsFor({ motion: m, air }: ReduceTask): Columns {
+function columnsFor({ motion: m, air }: Omit<ReduceTask, 'glides'>): Columns {
   const moving = smoothed(m.t, air.smooth, 0.5);
   return {
     v: smoothed(m.t, air.airspeed, 0.5),
@@ -69,12 +67,17 @@ function columnsFor({ motion: m, air }: ReduceTask): Columns {
   };
 }
 
+export interface SteadyGlide extends GlidePoint {
+  readonly count: number;
+  readonly name: string;
+}
+
 /** A steady glide: the height's slope with what the speed gains put back. */
 function glidePoint(
-  { motion: m, air }: ReduceTask,
+  { motion: m, air }: Omit<ReduceTask, 'glides'>,
   { v, total, rates }: Columns,
   s: Segment,
-): (GlidePoint & { count: number; name: string }) | null {
+): SteadyGlide | null {
   const steady = steadyPart(m, v, s),
     fit = slopeIn(m.t, total, steady),
     rows = rowsIn(m.t, v, steady);
@@ -95,7 +98,7 @@ function glidePoint(
 }
 
 /** Every steady glide. */
-export function glidePoints(task: ReduceTask) {
+export function glidePoints(task: Omit<ReduceTask, 'glides'>): SteadyGlide[] {
   const glides = task.segments.filter((s) => s.kind === 'glide');
   if (glides.length === 0) return [];
   const columns = columnsFor(task);
@@ -103,7 +106,7 @@ export function glidePoints(task: ReduceTask) {
 }
 
 export function glideResults(task: ReduceTask): LogResult[] {
-  const points = glidePoints(task);
+  const points = task.glides;
   if (points.length === 0) return [];
   const count = points.reduce((s, p) => s + p.count, 0),
     segment = points.length === 1 ? points[0].name : `${points.length} glides`;

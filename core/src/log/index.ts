@@ -12,7 +12,6 @@ export { RESULTS } from './result';
 export type { LogResult, ResultId } from './result';
 export type { Segment } from './phases';
 export { letGoOf } from './drops';
-export { glidePoints } from './glideResults';
 export { sinkOf } from './polar';
 export type { Flown } from './task';
 export { fitWind, kasaCircle, tellsWind } from './wind';

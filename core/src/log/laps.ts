@@ -4,12 +4,14 @@
  */
 import { feltBy, type AirData } from './airData';
 import type { FlightLog } from './channels';
+import { rowsIn } from './lines';
 import { meanOf, meanWithSpread, medianOf, sumOf } from './middle';
 import type { Motion } from './motion';
 import { integralOf, wattsOf } from './power';
 import { startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
 import { CURRENT_OFF } from './sensors';
+import { rowsWhere, type Span } from './span';
 import type { ReduceTask } from './task';
 
 /** Height above which laps are flown [m]. */
@@ -31,13 +33,11 @@ interface Way {
 }
 
 /** Places of a flight along the longest direction of all of them. */
-function wayOf(log: FlightLog, m: Motion, { from, to }: Segment): Way | null {
+function wayOf(log: FlightLog, m: Motion, span: Span): Way | null {
   const { east, north } = log.channels,
     low = startHeight(m) + HIGH;
   if (!east || !north) return null;
-  const rows = [...m.t.keys()].filter(
-    (i) => m.t[i] >= from && m.t[i] <= to && !(m.height[i] < low) && Number.isFinite(east[m.rows[i]]),
-  );
+  const rows = rowsWhere(m.t, span, (i) => !(m.height[i] < low) && Number.isFinite(east[m.rows[i]]));
   if (rows.length < 20) return null;
   const x = rows.map((i) => east[m.rows[i]]),
     y = rows.map((i) => north[m.rows[i]]),
@@ -113,15 +113,9 @@ export function lapsOf(log: FlightLog, m: Motion, segments: readonly Segment[]):
 const BY_CHANCE = 2.5;
 
 /** Mean airspeed of a stretch; NaN where it is not known. */
-function speedOf(m: Motion, air: AirData, { from, to }: Segment): number {
-  let sum = 0,
-    n = 0;
-  for (let i = 0; i < m.t.length; i++)
-    if (m.t[i] >= from && m.t[i] <= to && Number.isFinite(air.airspeed[i])) {
-      sum += air.airspeed[i];
-      n++;
-    }
-  return n > 0 ? sum / n : NaN;
+function speedOf(m: Motion, air: AirData, span: Span): number {
+  const rows = rowsIn(m.t, air.airspeed, span);
+  return rows.length > 0 ? meanOf(rows.map((i) => air.airspeed[i])) : NaN;
 }
 
 /** Nobody knows the passing of a line better than this [s]. */

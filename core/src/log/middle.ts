@@ -3,13 +3,16 @@
 /** Of more values than these every so many tell the middle as well. */
 const ENOUGH = 20_000;
 
-/** NaN of none. */
-export function medianOf(values: ArrayLike<number>): number {
+/** Value that a share of them lies below; NaN of none. */
+export function quantileOf(values: ArrayLike<number>, share: number): number {
   const every = Math.max(1, Math.floor(values.length / ENOUGH)),
     some = new Float64Array(Math.ceil(values.length / every));
   for (let i = 0, k = 0; i < values.length; i += every) some[k++] = values[i];
-  return some.sort()[some.length >> 1] ?? NaN;
+  return some.sort()[Math.min(some.length - 1, Math.floor(share * some.length))] ?? NaN;
 }
+
+/** NaN of none. */
+export const medianOf = (values: ArrayLike<number>): number => quantileOf(values, 0.5);
 
 export const sumOf = (v: readonly number[]): number => v.reduce((s, x) => s + x, 0);
 export const meanOf = (v: readonly number[]): number => sumOf(v) / v.length;

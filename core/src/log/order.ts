@@ -1,14 +1,14 @@
 /** Rows of a log in the order of time, each time once: disorder, repeats and jumps of the clock told apart. */
 import { CHANNEL_IDS, type FlightLog } from './channels';
 import { faultId, type Fault } from './fault';
+import { medianOf } from './middle';
 
 /** Middle of the steps forward [s]; 0 where there is none. */
 export function usualStep(t: Float64Array): number {
   const steps = new Float64Array(Math.max(0, t.length - 1));
   let n = 0;
   for (let i = 1; i < t.length; i++) if (t[i] > t[i - 1]) steps[n++] = t[i] - t[i - 1];
-  const some = steps.subarray(0, n).sort();
-  return n > 0 ? some[n >> 1] : 0;
+  return medianOf(steps.subarray(0, n)) || 0;
 }
 
 /** Rows that came late are put where they belong when no more than so many came so. */

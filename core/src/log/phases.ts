@@ -1,8 +1,9 @@
 /** Parts of a flight told from how it moved: in the air, climbing, gliding, level. Bounds are common practice, no source. */
 import type { SegmentKind } from '../design';
 import type { FlightLog } from './channels';
-import { medianOf } from './middle';
+import { medianOf, quantileOf } from './middle';
 import { valuesAt, type Motion } from './motion';
+import { rangeOf, type Span } from './span';
 
 export interface Segment {
   readonly name: string;
@@ -18,11 +19,6 @@ const FLIES = 4,
 const LEAST_FLIGHT = 2;
 /** Stretches of rows that fail for no longer than this hang together [s]. */
 const BRIDGED = 0.8;
-
-interface Span {
-  readonly from: number;
-  readonly to: number;
-}
 
 /** Stretches of time in which something holds, short lapses bridged, short stretches left out. */
 function stretches(t: Float64Array, holds: (i: number) => boolean, least: number, bridged = BRIDGED): Span[] {
@@ -113,8 +109,7 @@ function motorOn(log: FlightLog, m: Motion): ((i: number) => boolean) | null {
   if (!id) return null;
   const now = valuesAt(log, id, m.t),
     // a few readings may be wild
-    sorted = now.filter(Number.isFinite).sort(),
-    most = sorted[Math.floor(0.98 * (sorted.length - 1))] ?? 0;
+    most = quantileOf(now.filter(Number.isFinite), 0.98);
   return most > 0 ? (i) => now[i] > IDLE * most : () => false;
 }
 
@@ -141,7 +136,12 @@ export function smoothed(t: Float64Array, v: Float64Array, half: number): Float6
   return out;
 }
 
-const within = (spans: readonly Span[], t: number) => spans.some((s) => t >= s.from && t <= s.to);
+/** 1 at every fix within one of some stretches. */
+function marked(t: Float64Array, spans: readonly Span[]): Uint8Array {
+  const out = new Uint8Array(t.length);
+  for (const s of spans) out.fill(1, ...rangeOf(t, s));
+  return out;
+}
 
 /** Steady: it climbs or sinks by more than this [m/s], for so long [s]. */
 const CLIMBS = 0.7,
@@ -167,16 +167,21 @@ export function segmentsOf(log: FlightLog, m: Motion): Segment[] {
   const air = airborne(m),
     pulls = motorOn(log, m),
     climb = smoothed(m.t, m.climb, 1),
-    inAir = (i: number) => within(air, m.t[i]);
-  const best = climb.filter((v, i) => inAir(i) && Number.isFinite(v)).sort(),
-    most = best[Math.floor(0.95 * (best.length - 1))] ?? 0;
+    flown = marked(m.t, air),
+    inAir = (i: number) => flown[i] === 1;
+  const best = quantileOf(
+      climb.filter((v, i) => inAir(i) && Number.isFinite(v)),
+      0.95,
+    ),
+    most = best || 0;
   const climbs = (i: number) =>
     inAir(i) && climb[i] > Math.max(CLIMBS, CLIMB_SHARE * most) && (pulls === null || pulls(i));
   const ground = startHeight(m);
   const hangs = (i: number) =>
     inAir(i) &&
-    Math.hypot(m.east[i], m.north[i]) < HANGS &&
     Math.abs(climb[i]) < HANGS_CLIMB &&
+    Math.abs(m.east[i]) < HANGS &&
+    Math.hypot(m.east[i], m.north[i]) < HANGS &&
     m.height[i] > ground + HIGH;
   // where nothing says that the motor is off, and the height wanders, a shallow sink may be level flight
   const sinks = pulls === null && m.heightWanders.sd > DOUBTFUL ? SINKS_SURELY : SINKS;

@@ -1,8 +1,9 @@
 /** What the pack gave: power under load, volts with and without, energy, charge, and what hanging in the air takes. */
 import type { FlightLog } from './channels';
-import { rowsIn } from './lines';
-import { meanOf, meanWithSpread, medianOf } from './middle';
+import { rowsIn, thinned } from './lines';
+import { meanOf, meanWithSpread, medianOf, quantileOf } from './middle';
 import { smoothed, type Segment } from './phases';
+import { rangeOf, rowsWhere, type Span } from './span';
 import { resultOf, type LogResult } from './result';
 import { CURRENT_OFF } from './sensors';
 import { longest, type ReduceTask } from './task';
@@ -18,15 +19,18 @@ export function wattsOf({ channels: { volts, amps, power } }: FlightLog): Float6
 }
 
 /** Integral of a column over a stretch, straight between the rows that hold a value. */
-export function integralOf(
-  t: Float64Array,
-  v: Float64Array,
-  { from, to }: Pick<Segment, 'from' | 'to'>,
-): number {
+export function integralOf(t: Float64Array, v: Float64Array, { from, to }: Span): number {
+  const known = (i: number) => Number.isFinite(v[i]),
+    [inside, past] = rangeOf(t, { from, to });
+  // with the known rows on either side
+  let first = inside - 1,
+    end = past;
+  while (first > 0 && !known(first)) first--;
+  while (end < t.length && !known(end)) end++;
   let sum = 0,
     last = -1;
-  for (let i = 0; i < t.length; i++) {
-    if (!Number.isFinite(v[i])) continue;
+  for (let i = Math.max(0, first); i < Math.min(t.length, end + 1); i++) {
+    if (!known(i)) continue;
     if (last >= 0) {
       const a = Math.max(from, t[last]),
         b = Math.min(to, t[i]);
@@ -37,6 +41,9 @@ export function integralOf(
   return sum;
 }
 
+/** Readings that tell a middle. */
+const ENOUGH = 20_000;
+
 /** Loaded: above this share of the most that was flown with; at rest: below that one. */
 const LOADED = 0.7,
   REST = 0.03;
@@ -46,8 +53,12 @@ function voltResults({ log: { t, channels }, segments }: ReduceTask): LogResult[
   const { volts, amps } = channels,
     by = longest(segments, 'flight');
   if (!volts || !amps || !by) return [];
-  const rows = rowsIn(t, volts, { from: -Infinity, to: by.to }).filter((i) => Number.isFinite(amps[i])),
-    most = amps.length ? Float64Array.from(rows, (i) => amps[i]).sort()[Math.floor(0.98 * rows.length)] : 0;
+  const both = (i: number) => Number.isFinite(volts[i] + amps[i]),
+    rows = thinned(rowsWhere(t, { from: -Infinity, to: by.to }, both), ENOUGH),
+    most = quantileOf(
+      Float64Array.from(rows, (i) => amps[i]),
+      0.98,
+    );
   if (!(most > 0)) return [];
   const told = (id: 'voltsLoaded' | 'voltsAtRest', of: number[], method: string) => {
     if (of.length < 5) return [];
@@ -86,7 +97,7 @@ export function powerResults(task: ReduceTask): LogResult[] {
       rows = rowsIn(log.t, slow, span),
       peak = rows.reduce((a, i) => Math.max(a, slow[i]), -Infinity),
       // the very most of many is high by chance
-      most = meanOf(rows.flatMap((i) => (slow[i] > PLATEAU * peak ? [slow[i]] : []))),
+      most = meanOf(rows.filter((i) => slow[i] > PLATEAU * peak).map((i) => slow[i])),
       of = {
         segment: by.name,
         count: rows.length,

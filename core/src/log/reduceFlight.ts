@@ -6,7 +6,7 @@ import { airDataOf, type AirData } from './airData';
 import type { FlightLog } from './channels';
 import { dropResults } from './drops';
 import { climbResult, distanceResult, heightResult, loadResult, timeResult } from './flightResults';
-import { glideResults } from './glideResults';
+import { glidePoints, glideResults, type SteadyGlide } from './glideResults';
 import { lapResults, lapsOf } from './laps';
 import { motionOf, type Motion } from './motion';
 import { segmentsOf, type Segment } from './phases';
@@ -24,6 +24,7 @@ export interface ReducedLog {
   readonly results: readonly LogResult[];
   readonly motion: Motion;
   readonly air: AirData;
+  readonly glides: readonly SteadyGlide[];
 }
 
 /** By kind and then by time, what rests on the air after what tells of it. */
@@ -70,6 +71,8 @@ export function reduceFlight(
   const motion = motionOf(log),
     segments = set ?? foundSegments(log, motion),
     air = airDataOf(log, motion, segments),
-    task: ReduceTask = { log, motion, segments, air, flown };
-  return { segments, results: RESULTS_OF.flatMap((of) => of(task)), motion, air };
+    known = { log, motion, segments, air, flown },
+    glides = glidePoints(known),
+    task: ReduceTask = { ...known, glides };
+  return { segments, results: RESULTS_OF.flatMap((of) => of(task)), motion, air, glides };
 }

@@ -3,10 +3,12 @@
  * last of the descent meets it to standing still.
  */
 import type { FlightLog } from './channels';
+import { rowsIn } from './lines';
 import type { Motion } from './motion';
 import { startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
 import { changeOver, PLACE_NOISE, PLACE_WANDERS, type Wandering } from './sensors';
+import { rowsWhere } from './span';
 import type { ReduceTask } from './task';
 
 /** The line is laid up to this height over the ground [m], no longer than so many seconds; flat ground for a while before. */
@@ -74,10 +76,8 @@ function meetsGround(m: Motion, at: number, forward: boolean): Hinge | null {
     way = forward ? 1 : -1;
   // the height of fixes wanders by more than a run lets it climb
   if (!Number.isFinite(ground) || m.heightWanders.sd > DOUBTFUL) return null;
-  const near = [...m.t.keys()].filter((i) => {
-    const off = way * (m.t[i] - at);
-    return off > -BEFORE && off < WITHIN && Number.isFinite(m.height[i]);
-  });
+  const about = forward ? { from: at - BEFORE, to: at + WITHIN } : { from: at - WITHIN, to: at + BEFORE },
+    near = rowsIn(m.t, m.height, about);
   if (!forward) near.reverse();
   const end = near.findIndex((i) => m.height[i] > ground + HIGH),
     rows = end < 0 ? near : near.slice(0, end);
@@ -150,9 +150,8 @@ export function runsOf(m: Motion, segments: readonly Segment[]): Segment[] {
 /** Way over ground within a stretch; NaN where places are missing at its ends. */
 function wayOver({ t, channels: { east, north } }: FlightLog, { from, to }: Segment) {
   if (!east || !north) return { way: NaN, count: 0 };
-  const rows: number[] = [];
-  for (let i = 0; i < t.length; i++)
-    if (t[i] >= from - 0.3 && t[i] <= to + 0.3 && Number.isFinite(east[i] + north[i])) rows.push(i);
+  const about = { from: from - 0.3, to: to + 0.3 },
+    rows = rowsWhere(t, about, (i) => Number.isFinite(east[i] + north[i]));
   const at = (when: number, of: Float64Array) => {
     const b = rows.findIndex((i) => t[i] >= when),
       [p, q] = [rows[b - 1], rows[b]];
@@ -172,10 +171,7 @@ export function runResults({ log, motion: m, segments }: ReduceTask): LogResult[
     if (!Number.isFinite(way)) return [];
     const flight = segments.find((f) => f.kind === 'flight' && f.to > s.from),
       met = flight && meetsGround(m, kind === 'run' ? flight.from : flight.to, kind === 'run'),
-      fast = [...m.t.keys()].reduce(
-        (top, i) => (m.t[i] >= s.from && m.t[i] <= s.to ? Math.max(top, speedAt(m, i) || 0) : top),
-        0,
-      );
+      fast = rowsWhere(m.t, s, () => true).reduce((top, i) => Math.max(top, speedAt(m, i) || 0), 0);
     const place = Math.hypot(Math.SQRT2 * PLACE_NOISE, changeOver(PLACE_WANDERS, s.to - s.from)),
       sigma = Math.hypot(place, fast * (met?.sigma ?? 0.3));
     return [

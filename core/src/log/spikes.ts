@@ -1,6 +1,7 @@
 /** Values that leap away and come back within a few rows: no aircraft moves so. */
 import { CHANNELS, CHANNEL_IDS, type ChannelId, type FlightLog } from './channels';
 import type { Spoilt } from './fixes';
+import { quantileOf } from './middle';
 
 /** Longest spike [rows], and times the usual step of a channel that is taken for a leap. */
 const ROWS = 5,
@@ -33,18 +34,22 @@ const stepSize = (of: Columns, i: number, j: number): number =>
 
 /** Rows that hold a value, in order. */
 function filled(of: Columns): Int32Array {
-  const out = new Int32Array(of[0].length);
+  const out = new Int32Array(of[0].length),
+    [one, two = one] = of;
   let n = 0;
-  for (let i = 0; i < out.length; i++) if (of.every((c) => Number.isFinite(c[i]))) out[n++] = i;
+  for (let i = 0; i < out.length; i++) if (Number.isFinite(one[i] + two[i])) out[n++] = i;
   return out.subarray(0, n);
 }
 
+/** Steps of a long log that tell what is usual. */
+const LOOKED_AT = 20_000;
+
 /** What a row may move by in a time: noise, the rate that can be flown, or so many usual steps. */
 function allowance(of: Columns, rows: Int32Array, { least, rate }: Watched): (seconds: number) => number {
-  const sizes = Float64Array.from({ length: Math.max(0, rows.length - 1) }, (_, k) =>
-    stepSize(of, rows[k], rows[k + 1]),
-  ).sort();
-  const usual = sizes.length > 0 ? sizes[Math.floor(0.9 * (sizes.length - 1))] : 0;
+  const every = Math.max(1, Math.floor(rows.length / LOOKED_AT)),
+    sizes: number[] = [];
+  for (let k = 1; k < rows.length; k += every) sizes.push(stepSize(of, rows[k - 1], rows[k]));
+  const usual = sizes.length > 0 ? quantileOf(sizes, 0.9) : 0;
   return (seconds) => Math.max(least, Math.min(TIMES * usual, 4 * least)) + rate * seconds;
 }
 

@@ -8,6 +8,7 @@ import type { Motion } from './motion';
 import { smoothed, startHeight, type Segment } from './phases';
 import { solveDense } from '../numeric';
 import { rowsIn } from './lines';
+import { rowsWhere } from './span';
 import { meanOf, meanWithSpread, medianOf } from './middle';
 import { resultOf, type LogResult } from './result';
 import type { ReduceTask } from './task';
@@ -90,13 +91,11 @@ interface Slow {
 
 function stallsIn(m: Motion, air: AirData, { speed, climb }: Slow, flight: Segment): Stall[] {
   const low = startHeight(m) + LOW;
-  const rows = [...m.t.keys()].filter(
-    (i) =>
-      m.t[i] >= flight.from + 2 &&
-      m.t[i] <= flight.to - 2 &&
-      Number.isFinite(speed[i]) &&
-      // near the ground a landing looks the same
-      !(m.height[i] < low),
+  const rows = rowsWhere(
+    m.t,
+    { from: flight.from + 2, to: flight.to - 2 },
+    // near the ground a landing looks the same
+    (i) => Number.isFinite(speed[i]) && !(m.height[i] < low),
   );
   const usual = medianOf(rows.map((i) => speed[i])),
     breaks = Math.max(BREAKS, SURE * m.climbNoise),

@@ -2,6 +2,7 @@
 import { airAt } from '../air';
 import type { AirData } from './airData';
 import type { FlightLog } from './channels';
+import type { SteadyGlide } from './glideResults';
 import type { Motion } from './motion';
 import { startHeight, type Segment } from './phases';
 
@@ -17,6 +18,7 @@ export interface ReduceTask {
   readonly motion: Motion;
   readonly segments: readonly Segment[];
   readonly air: AirData;
+  /** steady ones */ readonly glides: readonly SteadyGlide[];
   readonly flown: Flown;
 }
 

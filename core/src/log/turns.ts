@@ -48,9 +48,7 @@ function ratesOf(t: Float64Array, heading: Float64Array, half: number): Float64A
 }
 
 /** Turn of the heading through the air at every fix [rad/s]. */
-export const turnRates = (m: Motion, air: AirData): number[] => [
-  ...ratesOf(m.t, headings(m, air), RATE_OVER),
-];
+export const turnRates = (m: Motion, air: AirData): Float64Array => ratesOf(m.t, headings(m, air), RATE_OVER);
 
 interface Turn {
   readonly from: number;

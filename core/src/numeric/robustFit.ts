@@ -93,20 +93,27 @@ const MOST_WIDENED = 4;
 /** Parzen's window at a share of its reach. */
 const parzen = (x: number) => (x < 0.5 ? 1 - 6 * x * x * (1 - x) : 2 * (1 - x) ** 3);
 
+/** Sum of the products of two columns, the second so many rows earlier. */
+function productSum(a: Float64Array, b: Float64Array, earlier: number): number {
+  let sum = 0;
+  for (let i = earlier; i < a.length; i++) sum += a[i] * b[i - earlier];
+  return sum;
+}
+
 /** Sum of the products of scores, neighbours up to a reach with them. */
-function scoreSums({ count, size }: RobustTask, psi: Float64Array, J: Float64Array, reach: number) {
-  const M = Array.from({ length: size }, () => new Float64Array(size));
+function scoreSums({ size }: RobustTask, psi: Float64Array, J: Float64Array, reach: number) {
+  const M = Array.from({ length: size }, () => new Float64Array(size)),
+    scores = M.map((_, p) => psi.map((v, i) => v * J[i * size + p]));
   for (let k = 0; k <= reach; k++) {
-    const by = k === 0 ? 1 : parzen(k / (reach + 1));
-    for (let i = k; i < count; i++) {
-      const both = by * psi[i] * psi[i - k];
-      for (let p = 0; p < size; p++)
-        for (let q = 0; q < size; q++) {
-          const one = J[i * size + p] * J[(i - k) * size + q];
-          M[p][q] += both * (k === 0 ? one : one + J[(i - k) * size + p] * J[i * size + q]);
-        }
+    // both ways round: earlier and later neighbours
+    const by = k === 0 ? 0.5 : parzen(k / (reach + 1));
+    for (let p = 0; p < size; p++) {
+      M[p][p] += 2 * by * productSum(scores[p], scores[p], k);
+      for (let q = 0; q < p; q++)
+        M[p][q] += by * (productSum(scores[p], scores[q], k) + productSum(scores[q], scores[p], k));
     }
   }
+  for (let p = 0; p < size; p++) for (let q = 0; q < p; q++) M[q][p] = M[p][q];
   return M;
 }
 

@@ -20,7 +20,7 @@ const isLoose = (v: unknown): v is Loose => typeof v === 'object' && v !== null 
 
 /** Text of a date, or seconds or milliseconds since 1970. */
 function timeOf(v: unknown): number {
-  if (typeof v === 'string') return timeSeconds(v, 'date', '.');
+  if (typeof v === 'string') return timeSeconds(v, 'date');
   return typeof v === 'number' ? (v > 1e11 ? v / 1000 : v) : NaN;
 }
 

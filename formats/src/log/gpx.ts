@@ -58,7 +58,7 @@ class Reading implements XmlReader {
       if (Number.isFinite(way.t)) this.events.push(way);
       this.way = null;
     } else if (name === 'time') {
-      const t = timeSeconds(text, 'date', '.');
+      const t = timeSeconds(text, 'date');
       if (point) point.t = t;
       else if (way) way.t = t;
     } else if (name === 'name' && way) way.name = text.slice(0, 80) || way.name;

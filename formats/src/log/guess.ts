@@ -137,9 +137,9 @@ function timeKind(column: Column): TimeKind | null {
   const { cells, numbers, unit, name } = column,
     first = cells[cells.length >> 1] ?? '';
   if (numbers.length < 0.5 * cells.length || /:/.test(first)) {
-    if (Number.isFinite(timeSeconds(first, 'date', '.')) && /\d[T ]\s*\d{1,2}:/.test(first)) return 'date';
+    if (Number.isFinite(timeSeconds(first, 'date')) && /\d[T ]\s*\d{1,2}:/.test(first)) return 'date';
     if (/\d:\d{2}/.test(first)) return 'clock';
-    return Number.isFinite(timeSeconds(first, 'day', '.')) ? 'day' : null;
+    return Number.isFinite(timeSeconds(first, 'day')) ? 'day' : null;
   }
   const epoch = epochKind(numbers[0] ?? 0);
   if (epoch) return epoch;

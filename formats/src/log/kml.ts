@@ -40,11 +40,11 @@ class Reading implements XmlReader {
     this.text = '';
     if (name === 'Track') this.tracked();
     else if (name === 'Placemark') this.placed();
-    else if (this.track && name === 'when') this.whens.push(timeSeconds(text, 'date', '.'));
+    else if (this.track && name === 'when') this.whens.push(timeSeconds(text, 'date'));
     else if (this.track && name === 'coord') this.coords.push(text.split(/\s+/));
     else if (!this.place) return;
     else if (name === 'name') this.place.name ||= text.slice(0, 80);
-    else if (name === 'when') this.place.when = timeSeconds(text, 'date', '.');
+    else if (name === 'when') this.place.when = timeSeconds(text, 'date');
     else if (name === 'coordinates' && !text.includes(' ')) this.place.at = text.split(',');
   }
 

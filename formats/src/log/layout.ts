@@ -28,8 +28,9 @@ export const isEmptyCell = (cell: string) => NOTHING.test(cell);
 
 /** Cells of one line. */
 export function cellsOf(line: string, delimiter: Delimiter): string[] {
-  const text = line.trim();
-  if (delimiter === ' ') return text.split(/\s+/);
+  if (delimiter === ' ') return line.trim().split(/\s+/);
+  // a blank at an end is none; a tab there parts off an empty cell
+  const text = line.replace(/^ +| +$/g, '');
   if (text.includes('"'))
     return (Papa.parse<string[]>(text, { delimiter }).data[0] ?? []).map((c) => c.trim());
   return text.split(delimiter).map((c) => c.trim());

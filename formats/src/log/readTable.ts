@@ -3,9 +3,10 @@ import type { ChannelId, FlightLog, LogEvent } from '@skiametra/core/log';
 import { CHANNELS } from '@skiametra/core/log';
 import type { ColumnUse, Mapping } from './guess';
 import { Growing } from './grow';
-import { cellsOf, isEmptyCell, type Layout } from './layout';
+import type { Layout } from './layout';
+import { RowCells } from './rowCells';
 import { linesOf } from './text';
-import { DAY, timeSeconds, zoneSeconds, type TimeKind } from './timeCells';
+import { COUNTS, DAY, timeSeconds, zoneSeconds, type TimeKind } from './timeCells';
 import { unitsOf } from './units';
 
 /** Rows that one log may have: eleven hours at 50 a second. */
@@ -49,18 +50,20 @@ class Clock {
   private before = NaN;
   /** the zone is written */ zoned = false;
 
-  constructor(
-    private readonly columns: readonly { place: number; kind: TimeKind }[],
-    private readonly decimal: '.' | ',',
-  ) {
+  constructor(private readonly columns: readonly { place: number; kind: TimeKind }[]) {
     this.zoned = columns.some((c) => ['s', 'ms', 'µs', 'ns'].includes(c.kind));
   }
 
-  at(cells: readonly string[]): number {
+  at(cells: RowCells): number {
     let sum = 0;
     for (const { place, kind } of this.columns) {
-      const cell = cells[place] ?? '';
-      sum += timeSeconds(cell, kind, this.decimal);
+      const unit = COUNTS[kind];
+      if (unit !== undefined) {
+        sum += unit * cells.number(place);
+        continue;
+      }
+      const cell = cells.cell(place);
+      sum += timeSeconds(cell, kind);
       if (kind === 'date' && !this.zoned && zoneSeconds(cell) !== null) this.zoned = true;
     }
     if (this.columns.length > 1 || this.columns[0]?.kind !== 'clock') return sum;
@@ -70,13 +73,11 @@ class Clock {
   }
 }
 
-/** A number from a cell; NaN where it holds none. */
-function numberIn(cell: string, comma: boolean): number {
-  if (cell === '') return NaN;
-  const plain = cell.startsWith('"') && cell.endsWith('"') ? cell.slice(1, -1) : cell,
-    value = Number(comma ? plain.replace(',', '.') : plain);
-  return isEmptyCell(plain) ? NaN : value;
-}
+const wordOf = (cells: RowCells, marks: readonly number[]) =>
+  marks
+    .map((m) => cells.cell(m))
+    .join(' ')
+    .trim();
 
 /** When the first row was, where the time counts from 1970. */
 function begunAt(first: number, zoned: boolean): string | null {
@@ -96,25 +97,22 @@ export async function readTable(
 ): Promise<FlightLog> {
   const times = used(mapping, 'time').map(({ place, use }) => ({ place, kind: use.kind }));
   if (times.length === 0) throw new RangeError('No column tells the time: choose one.');
-  const clock = new Clock(times, layout.decimal),
+  const clock = new Clock(times),
     readers = [...readersOf(mapping)],
     marks = used(mapping, 'event').map((u) => u.place),
     time = new Growing(),
     events: LogEvent[] = [],
-    comma = layout.decimal === ',';
+    cells = new RowCells(layout);
   let skip = layout.firstRow,
     word = '';
   for await (const lines of linesOf(pieces))
     for (const line of lines) {
       if (skip-- > 0 || line === '' || line.trim() === '') continue;
-      const cells = cellsOf(line, layout.delimiter);
+      cells.read(line);
       const t = clock.at(cells);
       time.push(t);
-      for (const [, r] of readers) r.into.push(numberIn(cells[r.place] ?? '', comma) * r.scale + r.offset);
-      const now = marks
-        .map((m) => cells[m] ?? '')
-        .join(' ')
-        .trim();
+      for (const [, r] of readers) r.into.push(cells.number(r.place) * r.scale + r.offset);
+      const now = marks.length === 0 ? '' : wordOf(cells, marks);
       if (now !== word && now !== '' && Number.isFinite(t)) events.push({ t, name: now.slice(0, 80) });
       word = now;
       if (time.length > MOST_ROWS) throw new TooManyRows();

@@ -4,7 +4,8 @@
 export const TIME_KINDS = ['s', 'ms', 'µs', 'ns', 'min', 'h', 'clock', 'date', 'day'] as const;
 export type TimeKind = (typeof TIME_KINDS)[number];
 
-const COUNTS: Readonly<Partial<Record<TimeKind, number>>> = {
+/** Seconds of one count, of those that are counts. */
+export const COUNTS: Readonly<Partial<Record<TimeKind, number>>> = {
   s: 1,
   ms: 1e-3,
   µs: 1e-6,
@@ -60,11 +61,8 @@ export function zoneSeconds(cell: string): number | null {
   return (sign === '-' ? -1 : 1) * (Number(h) * 3600 + Number(min) * 60);
 }
 
-/** Seconds that a cell tells; NaN where it tells none. Dates count from 1970, in UTC where the cell names its zone. */
-export function timeSeconds(cell: string, kind: TimeKind, decimal: '.' | ','): number {
-  const unit = COUNTS[kind];
-  if (unit !== undefined)
-    return cell === '' ? NaN : unit * Number(decimal === ',' ? cell.replace(',', '.') : cell);
+/** Seconds that a time of day, a day or both tell, in no count; NaN where it tells none. Dates count from 1970, in UTC where the cell names its zone. */
+export function timeSeconds(cell: string, kind: TimeKind): number {
   if (kind === 'clock') return clockSeconds(cell);
   const day = daySeconds(cell);
   if (kind === 'day') return day;
