@@ -37,6 +37,7 @@ function pointsIn(m: Motion, sensor: Float64Array | null, span: Segment) {
     north: take(m.north),
     sensor: sensor && take(sensor),
     noise: m.noise,
+    climbNoise: m.climbNoise,
     climb: Float64Array.from(some, (i) => (Number.isFinite(m.climb[i]) ? m.climb[i] : 0)),
   };
 }
@@ -65,7 +66,9 @@ function windBy(m: Motion, sensor: Float64Array | null, segments: readonly Segme
 function lessWind(m: Motion, wind: WindFit): Float64Array {
   return m.east.map((v, i) => {
     const up = Number.isFinite(m.climb[i]) ? m.climb[i] : 0,
-      seen = Math.hypot(v - wind.east, m.north[i] - wind.north, up);
+      square = (v - wind.east) ** 2 + (m.north[i] - wind.north) ** 2 + up * up,
+      // noise only ever adds to a square
+      seen = Math.sqrt(Math.max(0, square - (up === 0 ? 0 : m.climbNoise ** 2)));
     return seen - (0.5 * m.noise * m.noise) / Math.max(seen, 1);
   });
 }

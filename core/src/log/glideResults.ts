@@ -2,8 +2,8 @@
 import { G0 } from '../air';
 import { weightedMean } from '../numeric';
 import { rowsIn, slopeIn } from './lines';
-import type { AirData } from './airData';
-import { meanOf, medianOf } from './middle';
+import { leftOfSpread, type AirData } from './airData';
+import { meanOf, medianOf, sumOf } from './middle';
 import { turnRates } from './turns';
 import type { Motion } from './motion';
 import { smoothed, type Segment } from './phases';
@@ -56,14 +56,16 @@ interface Columns {
   /** [m/s], of a second */ readonly v: Float64Array;
   /** height with what the speed is worth [m] */ readonly total: Float64Array;
   /** [rad/s] */ readonly rates: Float64Array;
+  /** of what the sensor felt in them, beside the factor that was found with it */ readonly left: number;
 }
 
-function columnsFor({ motion: m, air }: Omit<ReduceTask, 'glides'>): Columns {
+function columnsFor({ motion: m, air }: Omit<ReduceTask, 'glides'>, glides: readonly Segment[]): Columns {
   const moving = smoothed(m.t, air.smooth, 0.5);
   return {
     v: smoothed(m.t, air.airspeed, 0.5),
     total: m.height.map((h, i) => h + (moving[i] * moving[i]) / (2 * G0)),
     rates: turnRates(m, air),
+    left: leftOfSpread(air, sumOf(glides.map((s) => s.to - s.from))),
   };
 }
 
@@ -75,7 +77,7 @@ export interface SteadyGlide extends GlidePoint {
 /** A steady glide: the height's slope with what the speed gains put back. */
 function glidePoint(
   { motion: m, air }: Omit<ReduceTask, 'glides'>,
-  { v, total, rates }: Columns,
+  { v, total, rates, left }: Columns,
   s: Segment,
 ): SteadyGlide | null {
   const steady = steadyPart(m, v, s),
@@ -85,10 +87,11 @@ function glidePoint(
   const speed = speedOfSlope(m, v, rows, steady),
     mean = slopeIn(m.t, air.airspeed, steady),
     // weighed like that, time counts for five sixths
-    felt = air.gusts === null ? 0 : Math.sqrt((1.2 * air.gusts) / (steady.to - steady.from)),
+    felt = left * Math.sqrt((1.2 * (air.gusts ?? 0)) / (steady.to - steady.from)),
     missed = Math.hypot(
       Math.max(felt, mean?.level ?? 0.03 * speed),
-      air.wind?.sigma.airspeed ?? 0.03 * speed,
+      // an error of the wind is another one on each course; one of the sensor is told for all together
+      air.how === 'sensor' ? 0 : (air.wind?.sigma.airspeed ?? 0.03 * speed),
     );
   if (!(fit.slope < 0)) return null;
   const load = loadIn(m, air, rates, steady);
@@ -97,11 +100,20 @@ function glidePoint(
   return { speed, sink: -fit.slope, sigma, missed, load, count: fit.count, name: s.name };
 }
 
+/** A sensor that nobody could hold against the ground is known no better than this. */
+const UNPROVEN = 0.03;
+
+/** Share by which an airspeed sensor may be wrong all through. */
+function commonOf({ how, wind }: AirData): number {
+  if (how !== 'sensor') return 0;
+  return wind?.factor ? wind.sigma.factor! / wind.factor : UNPROVEN;
+}
+
 /** Every steady glide. */
 export function glidePoints(task: Omit<ReduceTask, 'glides'>): SteadyGlide[] {
   const glides = task.segments.filter((s) => s.kind === 'glide');
   if (glides.length === 0) return [];
-  const columns = columnsFor(task);
+  const columns = columnsFor(task, glides);
   return glides.flatMap((s) => glidePoint(task, columns, s) ?? []);
 }
 
@@ -111,7 +123,10 @@ export function glideResults(task: ReduceTask): LogResult[] {
   const count = points.reduce((s, p) => s + p.count, 0),
     segment = points.length === 1 ? points[0].name : `${points.length} glides`;
   const { mass, area } = task.flown,
-    polar = mass && area ? glidePolar({ points, mass, area, density: densityOf(task) }) : null;
+    polar =
+      mass && area
+        ? glidePolar({ points, mass, area, density: densityOf(task), common: commonOf(task.air) })
+        : null;
   const common = { segment, count };
   if (polar) {
     const method = 'drag split in two over the speeds of the glides',

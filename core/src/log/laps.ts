@@ -141,11 +141,13 @@ export function lapResults({ log, motion: m, air, segments }: ReduceTask): LogRe
     // what laps differ by beside the gusts that the sensor felt
     const own = sigma * sigma > BY_CHANCE * felt.all ? Math.sqrt(sigma * sigma - felt.all) : 0,
       // the factor's own error is in what is left of the gusts
-      missed = felt.left > 0 ? Math.sqrt(felt.left) : (air.wind?.sigma.airspeed ?? 0.03 * value);
+      missed = felt.left > 0 ? Math.sqrt(felt.left) : (air.wind?.sigma.airspeed ?? 0.03 * value),
+      // over a whole lap the wind falls out: without a sensor both are of the noise of the same velocities
+      all = air.how === 'sensor' ? Math.hypot(own, missed) : Math.max(own, missed);
     out.push(
       resultOf(
         'lapSpeed',
-        { value, sigma: Math.hypot(own, missed) },
+        { value, sigma: all },
         { segment, count, method: air.how === 'sensor' ? 'sensor' : 'ground velocity less the wind' },
       ),
     );

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cleanLog, faultCounts, faultId, placed, reduceFlight, type FlightLog } from './index';
 import { slopeWeights } from './motion';
-import { glidePolar } from './polar';
+import { glidePolar, sinkOf } from './polar';
 import { fitWind, kasaCircle } from './wind';
 import { radiiAt } from './place';
 
@@ -177,6 +177,22 @@ describe('slopes and circles', () => {
     const fit = fitWind({ ...points, sensor: new Float64Array(60).fill(12 / 1.1) })!;
     expect(fit.factor).toBeCloseTo(1.1, 6);
   });
+  it('a factor does not shrink with what its sensor scatters by, nor grow with what the climb does', () => {
+    const n = 6000,
+      noise = normals(11),
+      of = (f: (i: number) => number) => Float64Array.from({ length: n }, (_, i) => f(i)),
+      at = (i: number) => (40 * Math.PI * i) / n,
+      fit = fitWind({
+        east: of((i) => 3 + 12 * Math.cos(at(i))),
+        north: of((i) => 12 * Math.sin(at(i))),
+        // a tenth of the airspeed: uncorrected the factor would come out a hundredth short
+        sensor: of(() => 12 + 1.2 * noise()),
+        climb: of(() => 1.2 * noise()),
+        climbNoise: 1.2,
+      })!;
+    expect(fit.factor).toBeGreaterThan(0.998);
+    expect(fit.factor).toBeLessThan(1.002);
+  });
 });
 
 describe('a polar', () => {
@@ -200,6 +216,24 @@ describe('a polar', () => {
     // best glide: half the root of 1 / (k CD0)
     expect(polar.ratio.value).toBeCloseTo(0.5 / Math.sqrt(0.06 * 0.03), 6);
     expect(polar.sink.value).toBeLessThan(Math.min(...points.map((p) => p.sink)) + 1e-9);
+  });
+  it('a sensor that is wrong all through widens the best glide by as much and the least sink not at all', () => {
+    const task = { mass: 1.2, area: 0.3, density: 1.225 },
+      points = [8, 10, 13, 17].map((speed) => ({
+        speed,
+        sink: sinkOf([0.009, 0.06], speed, task).sink,
+        sigma: 1e-5,
+        missed: 0,
+        load: 1,
+      }));
+    const polar = glidePolar({ ...task, points, common: 0.05 })!;
+    expect(polar.ratio.sigma / polar.ratio.value).toBeCloseTo(0.05, 3);
+    expect(polar.sink.sigma / polar.sink.value).toBeLessThan(1e-3);
+    // the same by flying it again with every speed read a little too high
+    const high = glidePolar({ ...task, points: points.map((p) => ({ ...p, speed: 1.001 * p.speed })) })!;
+    expect(high.dragArea / polar.dragArea).toBeCloseTo(1 - 3e-3, 4);
+    expect(high.ratio.value / polar.ratio.value).toBeCloseTo(1.001, 5);
+    expect(high.sink.value / polar.sink.value).toBeCloseTo(1, 5);
   });
   it('near speeds do not tell its parts apart', () =>
     expect(

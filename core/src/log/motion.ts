@@ -114,6 +114,12 @@ function heightNoise(h: Float64Array): number {
   return Math.max(noiseOf(h), coarse || 0);
 }
 
+/** Nothing is missed by more than it scatters: a height that leapt once is no coarse one. */
+function scatterOf(v: Float64Array): number {
+  const known = v.filter(Number.isFinite).map(Math.abs);
+  return known.length > 0 ? 1.4826 * medianOf(known) : 0;
+}
+
 /** All rows are the column itself. */
 function taken(of: Float64Array, rows: Int32Array): Float64Array {
   if (rows.length === of.length) return of;
@@ -161,6 +167,7 @@ export function motionOf(log: FlightLog): Motion {
     north = own ? speed.map((v, i) => v * Math.cos(track[i])) : slope('north');
   const both = (of: (id: 'east' | 'north') => number) =>
     Math.sqrt(0.5 * (of('east') ** 2 + of('north') ** 2));
+  const climb = height ? slopesOf(t, h) : none;
   const noise = own
     ? both((id) => noiseOf(id === 'east' ? east : north))
     : places.length > 0
@@ -172,9 +179,9 @@ export function motionOf(log: FlightLog): Motion {
     east,
     north,
     height: h,
-    climb: height ? slopesOf(t, h) : none,
+    climb,
     own,
-    climbNoise: height ? slopeNoise(t, heightNoise(h)) : 0,
+    climbNoise: height ? Math.min(slopeNoise(t, heightNoise(h)), scatterOf(climb)) : 0,
     heightWanders: height === 'height' ? FIX_HEIGHT_WANDERS : HEIGHT_WANDERS,
     noise,
   };

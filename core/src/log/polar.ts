@@ -10,7 +10,7 @@ export interface GlidePoint {
   /** [m/s] */ readonly speed: number;
   readonly sink: number;
   /** of the sink [m/s] */ readonly sigma: number;
-  /** of the speed [m/s] */ readonly missed: number;
+  /** of this speed by itself [m/s] */ readonly missed: number;
   /** what it carried over its weight: more than 1 in a turn */ readonly load: number;
 }
 
@@ -19,6 +19,7 @@ export interface GlideTask {
   /** [kg] */ readonly mass: number;
   /** [m2] */ readonly area: number;
   /** [kg/m3] */ readonly density: number;
+  /** share by which all speeds together may be wrong, as by a sensor's factor; 0 where left out */ readonly common?: number;
 }
 
 export interface GlidePolar {
@@ -111,7 +112,11 @@ export function glidePolar(task: GlideTask): GlidePolar | null {
   const free = Math.max(1, points.length - 2),
     // more than chance would have it: one in twenty
     more = chi > 1 + UNLIKELY * Math.sqrt(2 / free) ? chi : 1,
-    C = invertSpd(fit.A).map((row) => row.map((v) => v * more));
+    // all speeds e too high: drag area falls with e cubed, the other part grows with e
+    together = [-3 * f, k],
+    C = invertSpd(fit.A).map((row, i) =>
+      row.map((v, j) => v * more + together[i] * together[j] * (task.common ?? 0) ** 2),
+    );
   // least power at k CL^2 = 3 CD0, best glide at k CL^2 = CD0
   const at = (share: number) => (f0: number, k0: number) => {
     const CL = Math.sqrt((share * f0) / (area * k0)),

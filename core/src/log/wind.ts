@@ -4,6 +4,7 @@
  * circle (IEEE Transactions on Instrumentation and Measurement 25, 1976), then robust on what is truly missed.
  */
 import { fitRobust, solveDense } from '../numeric';
+import { medianOf } from './middle';
 
 export interface WindFit {
   /** towards which it blows [m/s] */ readonly east: number;
@@ -25,6 +26,7 @@ interface Points {
   readonly north: Float64Array;
   /** of the airspeed sensor at the same times [m/s] */ readonly sensor: Float64Array | null;
   /** up [m/s]: only what is left of the airspeed goes ahead; 0 where it is not known */ readonly climb?: Float64Array;
+  /** what each of them is missed by [m/s] */ readonly climbNoise?: number;
   /** what each velocity is missed by along an axis [m/s] */ readonly noise?: number;
 }
 
@@ -64,9 +66,22 @@ export function kasaCircle({ east, north }: Velocities): [number, number, number
 
 const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
 
+/**
+ * A reading that scatters makes its factor come out too small: by the share of what it scatters in its mean square (regression
+ * dilution, a general fact of least squares).
+ * @returns what the factor is to be multiplied by
+ */
+function attenuated({ east, north, sensor, noise = 0 }: Points, [we, wn, k]: readonly number[]): number {
+  const s = sensor!,
+    off = s.map((v, i) => Math.abs(Math.hypot(east[i] - we, north[i] - wn) - k * v)),
+    scatter = (1.4826 * medianOf(off)) ** 2 - noise * noise,
+    square = (k * k * s.reduce((sum, v) => sum + v * v, 0)) / s.length;
+  return 1 + Math.max(0, scatter) / square;
+}
+
 /** @returns null where points are too few or headings do not tell wind from airspeed */
 export function fitWind(points: Points): WindFit | null {
-  const { east, north, sensor, climb, noise = 0 } = points,
+  const { east, north, sensor, climb, noise = 0, climbNoise = 0 } = points,
     count = east.length;
   if (count < FEWEST || !tellsWind(points)) return null;
   const [x, y, radius] = kasaCircle(points),
@@ -84,7 +99,8 @@ export function fitWind(points: Points): WindFit | null {
             v = Math.sqrt(dx * dx + dy * dy) || 1e-9,
             by = sensor ? sensor[i] : 1,
             up = climb?.[i] || 0,
-            ahead = Math.sqrt(Math.max(0.01, k * k * by * by - up * up));
+            // noise only ever adds to a square
+            ahead = Math.sqrt(Math.max(0.01, k * k * by * by - up * up + climbNoise * climbNoise));
           // speed across the way only ever adds to its length
           r[i] = v - (0.5 * noise * noise) / v - ahead;
           J[3 * i] = -dx / v;
@@ -96,7 +112,8 @@ export function fitWind(points: Points): WindFit | null {
     [x, y, radius / middle],
   );
   if (fit.status !== 'ok') return null;
-  const [we, wn, k] = fit.x,
+  const [we, wn, low] = fit.x,
+    k = sensor ? low * attenuated(points, fit.x) : low,
     sd = (p: number) => Math.sqrt(fit.covariance[p][p]);
   return {
     east: we,

@@ -61,7 +61,10 @@ export function zoneSeconds(cell: string): number | null {
   return (sign === '-' ? -1 : 1) * (Number(h) * 3600 + Number(min) * 60);
 }
 
-/** Seconds that a time of day, a day or both tell, in no count; NaN where it tells none. Dates count from 1970, in UTC where the cell names its zone. */
+/**
+ * Seconds that a time of day, a day or both tell; NaN where a cell tells none, or a count. Dates count from 1970, in UTC where
+ * the cell names its zone.
+ */
 export function timeSeconds(cell: string, kind: TimeKind): number {
   if (kind === 'clock') return clockSeconds(cell);
   const day = daySeconds(cell);
