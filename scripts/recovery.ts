@@ -8,6 +8,7 @@ const flights = Number(process.argv[2] ?? 2000);
 const WAYS: readonly (readonly [string, Trial, boolean])[] = [
   ['on a wing, with an airspeed sensor', 'wing', true],
   ['on a wing, without one', 'wing', false],
+  ['a track a second of it alone', 'track', false],
   ['on rotors', 'rotors', false],
 ];
 for (const [name, trial, pitot] of WAYS) {

@@ -4,7 +4,8 @@ import type { FlightLog } from './channels';
 import { hangTogether } from '../numeric';
 import { rowsIn, thinned } from './lines';
 import { meanOf, sumOf } from './middle';
-import { valuesAt, type Motion } from './motion';
+import { turnRates } from './headings';
+import { slopeReach, slopeResponse, valuesAt, type Motion } from './motion';
 import type { Segment } from './phases';
 import { rowsWhere } from './span';
 
@@ -23,6 +24,17 @@ export interface AirData {
   readonly how: 'sensor' | 'ground-velocity' | 'none';
 }
 
+/** Less than this of it is no airspeed any more. */
+const LEAST_SHOWN = 0.8;
+
+/** Share of the airspeed that each velocity shows, where places are so far apart that turns look shorter; else null. */
+function shownIn(m: Motion, wind: WindFit | null): Float64Array | null {
+  if (slopeReach(m) === 0) return null;
+  return turnRates(m, wind).map((rate) =>
+    Number.isFinite(rate) ? Math.max(LEAST_SHOWN, slopeResponse(m, rate)) : 1,
+  );
+}
+
 /** Fixes of a span of time in which the ground velocity is known. */
 function pointsIn(m: Motion, sensor: Float64Array | null, span: Segment) {
   const rows = rowsWhere(
@@ -30,6 +42,7 @@ function pointsIn(m: Motion, sensor: Float64Array | null, span: Segment) {
     span,
     (i) => Number.isFinite(m.east[i] + m.north[i]) && (!sensor || sensor[i] > 0),
   );
+  const shown = shownIn(m, null);
   const some = thinned(rows),
     take = (of: Float64Array) => Float64Array.from(some, (i) => of[i]);
   return {
@@ -37,6 +50,7 @@ function pointsIn(m: Motion, sensor: Float64Array | null, span: Segment) {
     north: take(m.north),
     sensor: sensor && take(sensor),
     noise: m.noise,
+    shown: shown && take(shown),
     climbNoise: m.climbNoise,
     climb: Float64Array.from(some, (i) => (Number.isFinite(m.climb[i]) ? m.climb[i] : 0)),
   };
@@ -64,12 +78,13 @@ function windBy(m: Motion, sensor: Float64Array | null, segments: readonly Segme
 
 /** Ground velocity less the wind, with what goes up. Speed across the way only ever adds to its length. */
 function lessWind(m: Motion, wind: WindFit): Float64Array {
+  const shown = shownIn(m, wind);
   return m.east.map((v, i) => {
     const up = Number.isFinite(m.climb[i]) ? m.climb[i] : 0,
       square = (v - wind.east) ** 2 + (m.north[i] - wind.north) ** 2 + up * up,
       // noise only ever adds to a square
       seen = Math.sqrt(Math.max(0, square - (up === 0 ? 0 : m.climbNoise ** 2)));
-    return seen - (0.5 * m.noise * m.noise) / Math.max(seen, 1);
+    return (seen - (0.5 * m.noise * m.noise) / Math.max(seen, 1)) / (shown?.[i] ?? 1);
   });
 }
 

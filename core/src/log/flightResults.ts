@@ -5,6 +5,7 @@ import { medianOf } from './middle';
 import type { Motion } from './motion';
 import { smoothed, startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
+import { endsMissed } from './runs';
 import { changeOver } from './sensors';
 import { longest, type ReduceTask } from './task';
 
@@ -115,6 +116,9 @@ export function heightResult({ motion: m, segments }: ReduceTask): LogResult[] {
   ];
 }
 
+/** Nobody knows a beginning and an end better than this together [s]; rows leave their own share. */
+const WATCH = 0.5;
+
 export function timeResult({ segments, motion: m }: ReduceTask): LogResult[] {
   const by = longest(segments, 'flight');
   if (!by) return [];
@@ -124,7 +128,7 @@ export function timeResult({ segments, motion: m }: ReduceTask): LogResult[] {
     {
       id: 'endurance',
       value: by.to - by.from,
-      sigma: Math.max(0.5, step),
+      sigma: Math.hypot(WATCH, step / Math.sqrt(6), endsMissed(m, by)),
       kind: 'time',
       segment: by.name,
       method,

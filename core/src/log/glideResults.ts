@@ -4,7 +4,7 @@ import { weightedMean } from '../numeric';
 import { rowsIn, slopeIn } from './lines';
 import { leftOfSpread, type AirData } from './airData';
 import { meanOf, medianOf, sumOf } from './middle';
-import { turnRates } from './turns';
+import { turnRates } from './headings';
 import type { Motion } from './motion';
 import { smoothed, type Segment } from './phases';
 import { glidePolar, type GlidePoint } from './polar';
@@ -64,7 +64,7 @@ function columnsFor({ motion: m, air }: Omit<ReduceTask, 'glides'>, glides: read
   return {
     v: smoothed(m.t, air.airspeed, 0.5),
     total: m.height.map((h, i) => h + (moving[i] * moving[i]) / (2 * G0)),
-    rates: turnRates(m, air),
+    rates: turnRates(m, air.wind),
     left: leftOfSpread(air, sumOf(glides.map((s) => s.to - s.from))),
   };
 }

@@ -1,6 +1,6 @@
 export { CHANNELS } from './channels';
 export type { ChannelId, FlightLog, LogEvent } from './channels';
-export { placed } from './place';
+export { placed, radiiAt } from './place';
 export { cleanLog } from './clean';
 export { faultCounts, faultId } from './fault';
 export type { Fault, FaultKind } from './fault';

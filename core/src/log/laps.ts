@@ -89,8 +89,8 @@ function levelSpans(segments: readonly Segment[]): Segment[] {
   return out;
 }
 
-const hasLapse = (t: readonly number[], { from, to }: { from: number; to: number }) =>
-  t.some((v, i) => i > 0 && v - t[i - 1] > LAPSE && v > from && t[i - 1] < to);
+const hasLapse = (t: readonly number[], lapse: number, { from, to }: Span) =>
+  t.some((v, i) => i > 0 && v - t[i - 1] > lapse && v > from && t[i - 1] < to);
 
 export function lapsOf(log: FlightLog, m: Motion, segments: readonly Segment[]): Segment[] {
   const laps = levelSpans(segments).flatMap((s) => {
@@ -100,7 +100,7 @@ export function lapsOf(log: FlightLog, m: Motion, segments: readonly Segment[]):
     return times
       .slice(1)
       .map((to, i) => ({ from: times[i], to }))
-      .filter((lap) => !hasLapse(way.t, lap));
+      .filter((lap) => !hasLapse(way.t, Math.max(LAPSE, 1.5 * m.step), lap));
   });
   const usual = medianOf(laps.map((l) => l.to - l.from)),
     off = (l: { from: number; to: number }) => Math.abs(l.to - l.from - usual),

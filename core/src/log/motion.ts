@@ -14,6 +14,7 @@ export interface Motion {
   readonly north: Float64Array;
   /** [m], n, as the log has it */ readonly height: Float64Array;
   /** [m/s], n */ readonly climb: Float64Array;
+  /** usual time between fixes [s] */ readonly step: number;
   /** the receiver's own velocity, not the slope of places */ readonly own: boolean;
   /** what one climb is missed by, each by itself [m/s] */ readonly climbNoise: number;
   /** by which the height wanders, whatever its sensor is */ readonly heightWanders: Wandering;
@@ -22,7 +23,7 @@ export interface Motion {
 
 /** Half of the local window [s], and the fewest fixes to a side. */
 const HALF = 0.7,
-  FEWEST = 3;
+  FEWEST = 2;
 /** A window that spans a longer step than so many usual ones has a gap. */
 const UNEVEN = 3;
 
@@ -48,6 +49,21 @@ function slopeNoise(t: Float64Array, place: number): number {
   const weights = slopeWeights(sideOf(usual));
   return (place * Math.sqrt(2 * weights.reduce((s, w) => s + w * w, 0))) / usual;
 }
+
+/**
+ * How much of a circle's speed such slopes show: less where it turns far within their window; 1 of the receiver's own.
+ * @param rate of turn [rad/s]
+ */
+export function slopeResponse({ own, step }: Pick<Motion, 'own' | 'step'>, rate: number): number {
+  const turned = Math.abs(rate) * step;
+  if (own || !(turned > 1e-9)) return 1;
+  const weights = slopeWeights(sideOf(step));
+  return weights.reduce((sum, w, k) => sum + 2 * w * Math.sin(k * turned), 0) / turned;
+}
+
+/** How far to each side a velocity is made of places [s]; 0 of the receiver's own. */
+export const slopeReach = ({ own, step }: Pick<Motion, 'own' | 'step'>): number =>
+  own || step < HALF / FEWEST ? 0 : sideOf(step) * step;
 
 const sideOf = (usual: number) => Math.max(FEWEST, Math.round(HALF / usual));
 function usualOf(t: Float64Array): number {
@@ -180,6 +196,7 @@ export function motionOf(log: FlightLog): Motion {
     north,
     height: h,
     climb,
+    step: usualOf(t) || 0,
     own,
     climbNoise: height ? Math.min(slopeNoise(t, heightNoise(h)), scatterOf(climb)) : 0,
     heightWanders: height === 'height' ? FIX_HEIGHT_WANDERS : HEIGHT_WANDERS,

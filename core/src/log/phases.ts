@@ -19,9 +19,13 @@ const FLIES = 4,
 const LEAST_FLIGHT = 2;
 /** Stretches of rows that fail for no longer than this hang together [s]. */
 const BRIDGED = 0.8;
+/** Usual steps to a row that is the next one. */
+const NEXT_ROW = 1.5;
 
 /** Stretches of time in which something holds, short lapses bridged, short stretches left out. */
-function stretches(t: Float64Array, holds: (i: number) => boolean, least: number, bridged = BRIDGED): Span[] {
+function stretches({ t, step }: Motion, holds: (i: number) => boolean, least: number): Span[] {
+  // of a slow log the next row is no lapse yet
+  const bridged = Math.max(BRIDGED, NEXT_ROW * step);
   const out: { from: number; to: number }[] = [];
   for (let i = 0; i < t.length; i++) {
     if (!holds(i)) continue;
@@ -190,9 +194,9 @@ export function segmentsOf(log: FlightLog, m: Motion): Segment[] {
     inAir(i) && !hangs(i) && !(Math.abs(climb[i]) > LEVEL) && (pulls === null || pulls(i));
   return [
     ...numbered('flight', air),
-    ...numbered('climb', stretches(m.t, climbs, LEAST_CLIMB)),
-    ...numbered('level', stretches(m.t, level, LEAST_LEVEL)),
-    ...numbered('glide', stretches(m.t, glides, LEAST_GLIDE)),
-    ...numbered('hover', stretches(m.t, hangs, LEAST_HOVER)),
+    ...numbered('climb', stretches(m, climbs, LEAST_CLIMB)),
+    ...numbered('level', stretches(m, level, LEAST_LEVEL)),
+    ...numbered('glide', stretches(m, glides, LEAST_GLIDE)),
+    ...numbered('hover', stretches(m, hangs, LEAST_HOVER)),
   ];
 }

@@ -3,7 +3,7 @@
  * last of the descent meets it to standing still.
  */
 import type { FlightLog } from './channels';
-import { rowsIn } from './lines';
+import { rowsIn, slopeIn } from './lines';
 import type { Motion } from './motion';
 import { startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
@@ -127,12 +127,41 @@ function landing(m: Motion, flight: Segment): Run | null {
     : null;
 }
 
+/** A height that wanders is followed down so long [s], where it goes by so much [m/s] at least. */
+const FOLLOWED = 8,
+  STEEP = 0.4;
+
+/** Where a height that wanders would meet the ground if it went on as it goes there. */
+function wouldMeet(m: Motion, at: number, forward: boolean): Hinge | null {
+  const ground = startHeight(m),
+    fit = slopeIn(m.t, m.height, forward ? { from: at, to: at + FOLLOWED } : { from: at - FOLLOWED, to: at });
+  if (!fit || !Number.isFinite(ground) || !((forward ? 1 : -1) * fit.slope > STEEP)) return null;
+  const middle = at + (forward ? 0.5 : -0.5) * FOLLOWED,
+    t = middle - (fit.middle - ground) / fit.slope;
+  if (Math.abs(t - at) > FOLLOWED) return null;
+  return { t, sigma: Math.hypot(m.heightWanders.sd, fit.level) / Math.abs(fit.slope) };
+}
+
+/** When it left the ground or touched it. */
+const groundAt = (m: Motion, at: number, forward: boolean): Hinge | null =>
+  meetsGround(m, at, forward) ?? wouldMeet(m, at, forward);
+
+/** Nobody saw the ground [s]. */
+const UNSEEN = 3;
+
+/** What the two ends of a flight are missed by, beside a row, where they do not show [s]. */
+export function endsMissed(m: Motion, { from, to }: Segment): number {
+  const missed = (at: number, forward: boolean) =>
+    meetsGround(m, at, forward) ? 0 : (wouldMeet(m, at, forward)?.sigma ?? UNSEEN);
+  return Math.hypot(missed(from, true), missed(to, false));
+}
+
 /** Flights from leaving the ground to touching it, where both are seen; else as they were found. */
 export function fromTheGround(m: Motion, segments: readonly Segment[]): Segment[] {
   return segments.map((s) => {
     if (s.kind !== 'flight') return s;
-    const up = meetsGround(m, s.from, true),
-      down = meetsGround(m, s.to, false);
+    const up = groundAt(m, s.from, true),
+      down = groundAt(m, s.to, false);
     return { ...s, from: up && up.t < s.to ? up.t : s.from, to: down && down.t > s.from ? down.t : s.to };
   });
 }

@@ -5,8 +5,9 @@
 import { G0 } from '../air';
 import { leftOfSpread, type AirData } from './airData';
 import { rowsIn, slopeIn } from './lines';
-import { meanWithSpread, sumOf } from './middle';
-import type { Motion } from './motion';
+import { meanOf, meanWithSpread, sumOf } from './middle';
+import { headings, ratesOf, rateOver } from './headings';
+import { slopeReach, slopeResponse, type Motion } from './motion';
 import type { Segment } from './phases';
 import { resultOf, type LogResult } from './result';
 import type { ReduceTask } from './task';
@@ -15,41 +16,6 @@ import type { ReduceTask } from './task';
 const TURNS = 0.12,
   LEAST = 1.2;
 
-/** Heading through the air where the wind is known, else over ground: without jumps of a round [rad]. */
-function headings({ east, north }: Motion, { wind }: AirData): Float64Array {
-  const we = wind?.east ?? 0,
-    wn = wind?.north ?? 0,
-    out = new Float64Array(east.length);
-  let last = NaN,
-    rounds = 0;
-  for (let i = 0; i < out.length; i++) {
-    const now = Math.atan2(east[i] - we, north[i] - wn);
-    if (Number.isFinite(now) && Number.isFinite(last)) rounds -= Math.round((now - last) / (2 * Math.PI));
-    if (Number.isFinite(now)) last = now;
-    out[i] = Number.isFinite(now) ? now + 2 * Math.PI * rounds : NaN;
-  }
-  return out;
-}
-
-/** A rate is taken over so long to both sides [s]. */
-const RATE_OVER = 0.8;
-
-/** Change of a heading over so many seconds to both sides, per second. */
-function ratesOf(t: Float64Array, heading: Float64Array, half: number): Float64Array {
-  const out = new Float64Array(t.length).fill(NaN);
-  let a = 0,
-    b = 0;
-  for (let i = 0; i < t.length; i++) {
-    while (t[a] < t[i] - half) a++;
-    while (b + 1 < t.length && t[b + 1] <= t[i] + half) b++;
-    if (b > a) out[i] = (heading[b] - heading[a]) / (t[b] - t[a]);
-  }
-  return out;
-}
-
-/** Turn of the heading through the air at every fix [rad/s]. */
-export const turnRates = (m: Motion, air: AirData): Float64Array => ratesOf(m.t, headings(m, air), RATE_OVER);
-
 interface Turn {
   readonly from: number;
   readonly to: number;
@@ -57,8 +23,8 @@ interface Turn {
 }
 
 function turnsIn(m: Motion, air: AirData, flight: Segment): Turn[] {
-  const heading = headings(m, air),
-    rate = ratesOf(m.t, heading, RATE_OVER),
+  const heading = headings(m, air.wind),
+    rate = ratesOf(m.t, heading, rateOver(m)),
     out: Turn[] = [];
   let first = -1;
   const end = (last: number) => {
@@ -90,25 +56,29 @@ export function turnsOf(m: Motion, air: AirData, segments: readonly Segment[]): 
 
 /** [m/s] */
 const LEVEL = 0.6;
+/** A turn of which places that are so far apart show less is not told. */
+const BLURRED = 0.9;
 
 /** Airspeed and rate of one turn, its ends left out. */
 function steadyTurn({ motion: m, air }: ReduceTask, heading: Float64Array, { from, to }: Segment) {
   // a turn that goes down or up is none of a level one
   const way = slopeIn(m.t, m.height, { from, to });
   if (way && Math.abs(way.slope) > LEVEL) return null;
-  const cut = Math.min(1, 0.2 * (to - from)),
+  // slopes of places far apart see a little of what lies before and behind it
+  const cut = Math.max(Math.min(1, 0.2 * (to - from)), slopeReach(m)),
     rows = rowsIn(m.t, heading, { from: from + cut, to: to - cut }),
     a = rows[0],
     b = rows.at(-1);
   if (a === undefined || b === undefined || rows.length < 4 || !(m.t[b] > m.t[a])) return null;
-  const speed = rows.reduce((s, i) => s + air.airspeed[i], 0) / rows.length,
-    rate = Math.abs(heading[b] - heading[a]) / (m.t[b] - m.t[a]);
-  return Number.isFinite(speed) && rate > 0 ? { speed, rate, count: rows.length } : null;
+  const rate = Math.abs(heading[b] - heading[a]) / (m.t[b] - m.t[a]),
+    clear = air.how === 'sensor' || slopeResponse(m, rate) > BLURRED,
+    speed = meanOf(rows.map((i) => air.airspeed[i]));
+  return Number.isFinite(speed) && rate > 0 && clear ? { speed, rate, count: rows.length } : null;
 }
 
 export function turnResults(task: ReduceTask): LogResult[] {
   const segments = task.segments.filter((s) => s.kind === 'turn'),
-    heading = headings(task.motion, task.air),
+    heading = headings(task.motion, task.air.wind),
     turns = segments.flatMap((s) => steadyTurn(task, heading, s) ?? []);
   if (turns.length === 0) return [];
   const of = {

@@ -26,6 +26,7 @@ interface Points {
   readonly north: Float64Array;
   /** of the airspeed sensor at the same times [m/s] */ readonly sensor: Float64Array | null;
   /** up [m/s]: only what is left of the airspeed goes ahead; 0 where it is not known */ readonly climb?: Float64Array;
+  /** share of the airspeed that each velocity shows; all of it where left out */ readonly shown?: Float64Array | null;
   /** what each of them is missed by [m/s] */ readonly climbNoise?: number;
   /** what each velocity is missed by along an axis [m/s] */ readonly noise?: number;
 }
@@ -81,7 +82,7 @@ function attenuated({ east, north, sensor, noise = 0 }: Points, [we, wn, k]: rea
 
 /** @returns null where points are too few or headings do not tell wind from airspeed */
 export function fitWind(points: Points): WindFit | null {
-  const { east, north, sensor, climb, noise = 0, climbNoise = 0 } = points,
+  const { east, north, sensor, climb, shown, noise = 0, climbNoise = 0 } = points,
     count = east.length;
   if (count < FEWEST || !tellsWind(points)) return null;
   const [x, y, radius] = kasaCircle(points),
@@ -97,7 +98,7 @@ export function fitWind(points: Points): WindFit | null {
           const dx = east[i] - we,
             dy = north[i] - wn,
             v = Math.sqrt(dx * dx + dy * dy) || 1e-9,
-            by = sensor ? sensor[i] : 1,
+            by = (sensor ? sensor[i] : 1) * (shown?.[i] ?? 1),
             up = climb?.[i] || 0,
             // noise only ever adds to a square
             ahead = Math.sqrt(Math.max(0.01, k * k * by * by - up * up + climbNoise * climbNoise));

@@ -9,6 +9,7 @@ import {
   HEIGHT_WANDERS,
   PLACE_NOISE,
   PLACE_WANDERS,
+  radiiAt,
   type FlightLog,
   type LogEvent,
   type Wandering,
@@ -52,7 +53,9 @@ function wandering(noise: () => number, { sd, seconds }: Wandering, step: number
   };
 }
 
-const EARTH = 6_371_000;
+const DEG = Math.PI / 180,
+  LAT = START.lat * DEG,
+  EARTH = radiiAt(LAT);
 
 interface Columns {
   readonly t: number[];
@@ -81,8 +84,8 @@ function seen({ moments }: Flown, truth: FlightTruth, r: Recorder, noise: () => 
     out.t.push(m.t);
     const east = m.east + we() + PLACE_NOISE * noise(),
       north = m.north + wn() + PLACE_NOISE * noise();
-    put('lat', ((START.lat + (north / EARTH) * (180 / Math.PI)) * Math.PI) / 180);
-    put('lon', (START.lon * Math.PI) / 180 + east / (EARTH * Math.cos((START.lat * Math.PI) / 180)));
+    put('lat', LAT + north / EARTH.meridian);
+    put('lon', START.lon * DEG + east / (EARTH.normal * Math.cos(LAT)));
     put('height', m.height + GEOID + up() + 2 * PLACE_NOISE * noise());
     put('pressureHeight', m.height + wh() + PRESSURE * noise());
     const ve = (after.east - before.east) / dt + VELOCITY * noise(),

@@ -42,6 +42,23 @@ describe('over 200 flights each result lies within its own sigma as often as it 
     expect(outside(rest)).toEqual([]);
     expect(lapSpeed!.within).toBeGreaterThan(LEAST);
   });
+  it('of a track a second alone, too: turns and wind say a little less than they know, laps a little more', () => {
+    const found = recoveryOf('track', false, 200);
+    const off = Object.entries(found).filter(([, r]) => r!.within < LEAST - 0.05 || r!.within > MOST + 0.06);
+    expect(off).toEqual([]);
+    // a logger that writes one row a second still shows climb, glide and turns
+    expect(Object.keys(found)).toEqual(
+      expect.arrayContaining([
+        'windSpeed',
+        'climbRate',
+        'sinkRate',
+        'glideRatio',
+        'dragArea',
+        'turnBank',
+        'lapSpeed',
+      ]),
+    );
+  });
   it('hanging on rotors', () => {
     const found = recoveryOf('rotors', false, 200);
     expect(outside(found)).toEqual([]);

@@ -9,8 +9,8 @@ import { flyPlan, sinkAt, type Flown } from './pilot';
 import { recordFlight, type Recorder } from './recorder';
 import { NO_FAULTS, type FlightTruth, type Manoeuvre } from './truth';
 
-/** What is flown: on a wing, or hanging on rotors. */
-export type Trial = 'wing' | 'rotors';
+/** What is flown: on a wing, with nothing but a track a second of it, or hanging on rotors. */
+export type Trial = 'wing' | 'track' | 'rotors';
 
 export interface Recovery {
   readonly of: number;
@@ -57,7 +57,7 @@ const glides: Manoeuvre[] = [10.5, 13, 16, 19].flatMap((speed) => [
   { kind: 'straight', seconds: 5 },
 ]);
 
-const PLANS: Readonly<Record<Trial, readonly Manoeuvre[]>> = {
+const PLANS: Readonly<Record<'wing' | 'rotors', readonly Manoeuvre[]>> = {
   wing: [
     { kind: 'stand', seconds: 8 },
     { kind: 'run' },
@@ -138,6 +138,8 @@ function missed(id: ResultId, value: number, truth: number, sigma: number): numb
 
 /** With gaps, spikes, repeats and rows out of order; `pitot`: with an airspeed sensor. */
 function recorderOf(trial: Trial, pitot: boolean): Recorder {
+  if (trial === 'track')
+    return { rate: 1, airspeed: false, load: false, power: false, velocity: false, faults: NO_FAULTS };
   const faults = trial === 'wing' ? { gaps: 1, spikes: 2, frozen: 0, repeats: 3, swaps: 2 } : NO_FAULTS;
   return { rate: 5, airspeed: pitot, load: true, power: true, velocity: true, faults };
 }
@@ -152,7 +154,7 @@ export function recoveryOf(
   const found = new Map<ResultId, number[]>();
   for (let seed = first; seed < first + seeds; seed++) {
     const truth = drawn(normalFrom(seed * 7919)),
-      flown = flyPlan(truth, PLANS[trial]),
+      flown = flyPlan(truth, PLANS[trial === 'rotors' ? 'rotors' : 'wing']),
       raw = recordFlight(flown, truth, recorderOf(trial, pitot), seed),
       { mass, area, density } = truth,
       { results } = reduceFlight(cleanLog(placed(raw)).log, { mass, area, density }),

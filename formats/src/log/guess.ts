@@ -2,7 +2,7 @@
 import { CHANNELS, type ChannelId } from '@skiametra/core/log';
 import type { Layout } from './layout';
 import { epochKind, timeSeconds, type TimeKind } from './timeCells';
-import { unitSpelled, unitsOf } from './units';
+import { isUnit, unitSpelled, unitsOf } from './units';
 
 /** What is done with a column. */
 export type ColumnUse =
@@ -19,7 +19,10 @@ const NAMES: readonly (readonly [RegExp, ChannelId | 'event'])[] = [
   [/\b(lon|lng|long|longitude|länge|laenge|längengrad)\b/, 'lon'],
   [/^(x|pos x|east|easting|est|ost)\b/, 'east'],
   [/^(y|pos y|north|northing|nord)\b/, 'north'],
-  [/\b(baro|barometric|pressure|press|qnh|qfe)\b.*\b(alt|altitude|height|höhe|hoehe)\b/, 'pressureHeight'],
+  [
+    /\b(baro|barometric|pressure|press|qnh|qfe)\b.*\b(alt|altitude|height|höhe|hoehe)\b|^baro\b/,
+    'pressureHeight',
+  ],
   [
     /\b(alt|altitude|height|höhe|hoehe)\b.*\b(baro|barometric|pressure|press|qnh|qfe)\b|^palt\b/,
     'pressureHeight',
@@ -38,7 +41,7 @@ const NAMES: readonly (readonly [RegExp, ChannelId | 'event'])[] = [
   [/\b(acc|accel|acceleration|a|imu)\b.*\bx\b|^(ax|accx|gx|acc x)$/, 'ax'],
   [/\b(acc|accel|acceleration|a|imu)\b.*\by\b|^(ay|accy|gy|acc y)$/, 'ay'],
   [
-    /\b(acc|accel|acceleration|a|imu)\b.*\bz\b|^(az|accz|gz|acc z|nz|g load|load|load g|load factor|g force)$/,
+    /\b(acc|accel|acceleration|a|imu)\b.*\bz\b|^(az|accz|gz|acc z|nz|g load|load|load g|load factor|g force|last|lastfaktor|lastvielfaches|g kraft)$/,
     'az',
   ],
   [/\b(volt|volts|voltage|vbat|vfas|rxbt|batt v|u bat|spannung|pack v)\b|^u$/, 'volts'],
@@ -103,7 +106,11 @@ function unitByRange(column: Column, id: ChannelId): string {
   const usual = unitsOf(dim)[0]!.name;
   switch (dim) {
     case 'rad':
-      return most > 720 ? '1e-7 deg' : usual;
+      return most > 40_000 ? '1e-7 deg' : most > 720 ? '0.01 deg' : usual;
+    case 'm/s':
+      return most > 20_000 ? 'mm/s' : most > 250 ? 'cm/s' : usual;
+    case 'm':
+      return most > 2e6 ? 'mm' : most > 2e4 && id !== 'east' && id !== 'north' ? 'cm' : usual;
     case 'm/s2':
       return id === 'az' && middle > 4 && middle < 30
         ? 'm/s²'
@@ -123,6 +130,22 @@ function unitByRange(column: Column, id: ChannelId): string {
     default:
       return usual;
   }
+}
+
+/** A sign that stands alone is the unit of what is measured. */
+const SIGNS: Readonly<Record<string, ChannelId>> = { V: 'volts', A: 'amps', W: 'power' };
+
+/** What a column is by its name; a unit of something else beside it says that it is not. */
+function heldBy(c: Column, taken: ReadonlySet<string>): ChannelId | 'event' | undefined {
+  const may = (what: ChannelId | 'event') =>
+    !taken.has(what) &&
+    (what === 'event' ||
+      c.unit === '' ||
+      !isUnit(c.unit) ||
+      unitSpelled(c.unit, CHANNELS[what].dim) !== null);
+  const sign = SIGNS[c.raw.trim()];
+  if (sign && may(sign)) return sign;
+  return NAMES.find(([re, what]) => re.test(c.name) && may(what))?.[1];
 }
 
 function channelUse(column: Column, id: ChannelId): ColumnUse {
@@ -172,7 +195,7 @@ export function guessMapping(layout: Layout): Mapping {
     if (i === time) out[i] = { as: 'time', kind: timeKind(c)! };
     else if (DAY_NAME.test(c.name) && timeKind(c) === 'day') out[i] = { as: 'time', kind: 'day' };
     else {
-      const id = NAMES.find(([re, what]) => re.test(c.name) && !taken.has(what))?.[1];
+      const id = heldBy(c, taken);
       if (!id || (id !== 'event' && c.numbers.length === 0)) return;
       taken.add(id);
       out[i] = id === 'event' ? { as: 'event' } : channelUse(c, id);

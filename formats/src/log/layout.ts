@@ -3,6 +3,7 @@
  * preamble ends, which lines name the columns and their units.
  */
 import Papa from 'papaparse';
+import { isUnit } from './units';
 
 /** A blank stands for any run of blanks. */
 const DELIMITERS = [',', ';', '\t', '|', ' '] as const;
@@ -78,6 +79,9 @@ function named(text: string): { name: string; unit: string } {
   return found ? { name: found[1]!.trim(), unit: found[2]!.trim() } : { name: text.trim(), unit: '' };
 }
 
+/** How a time is written, in place of its unit. */
+const WRITTEN_TIME = /^[hmsdyuT:./ -]{2,}[\d.]*$/i;
+
 /** Names above the values, and a line of units between them where there is one. */
 function headOf(lines: readonly string[], firstRow: number, split: Split) {
   const above = lines
@@ -86,9 +90,12 @@ function headOf(lines: readonly string[], firstRow: number, split: Split) {
     .filter((c) => Math.abs(c.length - split.width) <= 1 && c.some((v) => v !== '') && !holdsValues(c));
   const last = above.at(-1),
     before = above.at(-2);
-  const looksLikeUnits = (cells: readonly string[]) =>
-    cells.every((c) => c.replace(/[[\]()]/g, '').length <= 8) &&
-    cells.some((c) => /[[(°/%]|^(s|m|V|A)$/.test(c));
+  const looksLikeUnits = (cells: readonly string[]) => {
+    const told = cells.map((c) => c.replace(/[[\]()]/g, '').trim()).filter((c) => c !== '');
+    return (
+      told.length > 0 && told.filter((c) => isUnit(c) || WRITTEN_TIME.test(c)).length > 0.6 * told.length
+    );
+  };
   const names = last && before && looksLikeUnits(last) ? before : last,
     unitLine = names === before ? last : undefined;
   const columns = Array.from({ length: split.width }, (_, i) => named(names?.[i] ?? ''));

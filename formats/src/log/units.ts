@@ -18,11 +18,13 @@ const FT = UNITS.ft!.scale;
 /** Beside those that people type: what only machines write. */
 const OWN: Readonly<Record<string, ColumnUnit>> = {
   rad: made('rad', 'rad', 1),
+  '0.01 deg': made('0.01 deg', 'rad', 0.01 * UNITS.deg!.scale),
   '1e-7 deg': made('1e-7 deg', 'rad', 1e-7 * UNITS.deg!.scale),
   'm/s²': made('m/s²', 'm/s2', 1),
   g: made('g', 'm/s2', UNITS.kgf!.scale),
   mg: made('mg', 'm/s2', 1e-3 * UNITS.kgf!.scale),
   'cm/s': made('cm/s', 'm/s', 0.01),
+  'mm/s': made('mm/s', 'm/s', 1e-3),
   'ft/min': made('ft/min', 'm/s', FT / 60),
   'ft/s': made('ft/s', 'm/s', FT),
   mV: made('mV', 'V', 1e-3),
@@ -33,9 +35,18 @@ const OWN: Readonly<Record<string, ColumnUnit>> = {
 
 /** Of one dimension, the usual one first. */
 const BY_DIM: Readonly<Record<string, readonly ColumnUnit[]>> = {
-  rad: [known('deg'), OWN.rad!, OWN['1e-7 deg']!],
+  rad: [known('deg'), OWN.rad!, OWN['0.01 deg']!, OWN['1e-7 deg']!],
   m: [known('m'), known('ft'), known('km'), known('cm'), known('mm')],
-  'm/s': [known('m/s'), known('km/h'), known('kt'), known('mph'), OWN['ft/s']!, OWN['ft/min']!, OWN['cm/s']!],
+  'm/s': [
+    known('m/s'),
+    known('km/h'),
+    known('kt'),
+    known('mph'),
+    OWN['ft/s']!,
+    OWN['ft/min']!,
+    OWN['cm/s']!,
+    OWN['mm/s']!,
+  ],
   'm/s2': [OWN.g!, OWN['m/s²']!, OWN.mg!],
   V: [known('V'), OWN.mV!],
   A: [known('A'), known('mA'), OWN.cA!],
@@ -55,6 +66,10 @@ const SPELLED: Readonly<Record<string, string>> = {
   '°': 'deg',
   dd: 'deg',
   rad: 'rad',
+  cdeg: '0.01 deg',
+  centideg: '0.01 deg',
+  dege7: '1e-7 deg',
+  '1e7': '1e-7 deg',
   m: 'm',
   meter: 'm',
   meters: 'm',
@@ -86,6 +101,9 @@ const SPELLED: Readonly<Record<string, string>> = {
   'ft/min': 'ft/min',
   fpm: 'ft/min',
   'cm/s': 'cm/s',
+  cms: 'cm/s',
+  'mm/s': 'mm/s',
+  mms: 'mm/s',
   g: 'g',
   gs: 'g',
   gee: 'g',
@@ -129,8 +147,17 @@ const SPELLED: Readonly<Record<string, string>> = {
   degf: '°F',
 };
 
+/** Of what no channel is. */
+const OF_NO_CHANNEL = /^(h?pa|kpa|mbar|bar|psi|inhg|mmhg|db|dbm|hz|khz|mhz)$/;
+
+const spelling = (word: string) => word.toLowerCase().replace(/[\s[\]().]/g, '');
+
+/** Whether a word is a unit at all, of whatever it may be. */
+export const isUnit = (word: string): boolean =>
+  SPELLED[spelling(word)] !== undefined || OF_NO_CHANNEL.test(spelling(word));
+
 /** @returns null where the word is no unit of that dimension */
 export function unitSpelled(word: string, dim: string): ColumnUnit | null {
-  const name = SPELLED[word.toLowerCase().replace(/[\s[\]().]/g, '')];
+  const name = SPELLED[spelling(word)];
   return unitsOf(dim).find((u) => u.name === name) ?? null;
 }
