@@ -44,6 +44,10 @@ test('a file of an unknown logger: columns set right, kept byte for byte, reduce
   await spike.uncheck();
   await expect(spike).not.toBeChecked();
   await saved(page);
+  // legs of another mission are looked for, and told beside their prediction
+  await page.getByLabel('Legs looked for').selectOption({ label: 'Relay heat' });
+  await expect(logs(page)).toContainText('Legs of Relay heat in it:', { timeout: 20_000 });
+  await expect(measured(page)).toContainText('Time of the leg Relay heat');
   // the same logger is not asked about again
   await page.getByLabel('Log file').setInputFiles({
     name: 'again.csv',
@@ -52,6 +56,33 @@ test('a file of an unknown logger: columns set right, kept byte for byte, reduce
   });
   await expect(logs(page)).toContainText('again.csv', { timeout: 30_000 });
   await expect(columns).toBeHidden();
+});
+
+test('a number of one leg is typed with its spread, and has its own line in Refine', async ({ page }) => {
+  test.setTimeout(120_000);
+  await flownCard(page, 'Read by hand');
+  await page.getByText('Other numbers that were read').click();
+  await page.getByRole('button', { name: 'Add a reading' }).click();
+  const number = page.getByRole('combobox', { name: 'Number that was read' });
+  await number.fill('volts under load: relay');
+  await page.getByRole('option').first().click();
+  const add = page.getByRole('button', { name: 'Add it' });
+  await type(page, 'Value', '11.2');
+  await expect(add).toBeDisabled();
+  await expect(page.getByText('A value without its spread teaches nothing.')).toBeVisible();
+  await type(page, 'Spread', '-1');
+  await expect(page.getByText('A spread is above zero.')).toBeVisible();
+  await type(page, 'Spread', '0.2');
+  await page.getByLabel('How', { exact: true }).fill('display of the transmitter');
+  await type(page, 'At throttle', '60');
+  await add.click();
+  await expect(measured(page)).toContainText('11.20 ± 0.20 V');
+  await expect(measured(page)).toContainText('typed display of the transmitter, at 60 % throttle');
+  await saved(page);
+  await station(page, 'Refine');
+  const journey = page.getByRole('region', { name: 'Journey of each number' });
+  await expect(journey).toContainText('Volts under load: Relay heat');
+  await expect(journey.getByRole('img').first()).toHaveAttribute('aria-label', /typed 11\.20 ± 0\.20 V/);
 });
 
 test('the file comes back byte for byte; opening a project loads no log; a stretch is set by keys', async ({

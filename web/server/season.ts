@@ -63,7 +63,7 @@ async function reduced(
     legs = mission ? legReadings(log, legsFlown(segments, courseFlown(mission, design, ledger, state))) : [];
   const measured = [
     ...logMeasurements(results, { ...told, aspectRatio }),
-    ...(mission ? legMeasurements(legs, mission.id, told) : []),
+    ...(mission ? legMeasurements(legs, mission.id, told, ledger) : []),
   ];
   const whole = withLog(body, entry, measured);
   return { ...whole, measurements: measurementsOf(whole).measurements };

@@ -262,3 +262,21 @@ describe('a flight in circles', () => {
     expect(results.some((r) => r.id === 'dragArea')).toBe(false);
   });
 });
+
+describe('a spike at the end of a gap', () => {
+  it('is seen by how fast it comes back, though the gap would let it go so far', () => {
+    const t = Float64Array.from([2.4, 2.6, 2.8, 3, 63, 63.2, 63.4, 63.6, 63.8, 64]),
+      log: FlightLog = {
+        t,
+        begun: null,
+        events: [],
+        channels: { groundSpeed: t.map((_, i) => (i === 4 ? 45 : 14)) },
+      };
+    const { log: clean, faults } = cleanLog(log);
+    expect(faults.filter((f) => f.kind === 'spikes')).toMatchObject([{ from: 63, to: 63, count: 1 }]);
+    expect(clean.channels.groundSpeed![4]).toBeNaN();
+    // the last before a gap as well
+    const other = { ...log, channels: { groundSpeed: t.map((_, i) => (i === 3 ? 45 : 14)) } };
+    expect(cleanLog(other).faults.filter((f) => f.kind === 'spikes')).toMatchObject([{ from: 3, count: 1 }]);
+  });
+});

@@ -53,23 +53,31 @@ function allowance(of: Columns, rows: Int32Array, { least, rate }: Watched): (se
   return (seconds) => Math.max(least, Math.min(TIMES * usual, 4 * least)) + rate * seconds;
 }
 
-/** Runs of rows between a leap away and one back. */
+/** Runs of rows between a leap away and one back. @param rows in time, or all of them backwards */
 function leaps(t: Float64Array, of: Columns, rows: Int32Array, may: (seconds: number) => number): number[][] {
   const out: number[][] = [];
   for (let k = 1; k < rows.length; k++) {
     const from = rows[k - 1];
     const leap = stepSize(of, from, rows[k]);
-    if (leap <= may(t[rows[k]] - t[from])) continue;
+    if (leap <= may(Math.abs(t[rows[k]] - t[from]))) continue;
     for (let back = k + 1; back <= Math.min(k + ROWS, rows.length - 1); back++) {
       const left = stepSize(of, from, rows[back]);
       // what stays away was a step, whatever the time allows
-      if (left > BACK * leap || left > may(t[rows[back]] - t[from])) continue;
+      if (left > BACK * leap || left > may(Math.abs(t[rows[back]] - t[from]))) continue;
       out.push([...rows.subarray(k, back)]);
       k = back;
       break;
     }
   }
   return out;
+}
+
+/** The same from both sides: right behind a gap a leap away is no faster than the gap allows, but the one back is. */
+function leapsBothWays(t: Float64Array, of: Columns, rows: Int32Array, may: (seconds: number) => number) {
+  const found = leaps(t, of, rows, may),
+    seen = new Set(found.flat()),
+    backwards = leaps(t, of, rows.slice().reverse(), may).map((run) => run.reverse());
+  return [...found, ...backwards.filter((run) => !run.some((i) => seen.has(i)))].sort((a, b) => a[0] - b[0]);
 }
 
 /** Cells that no aircraft gives: outside of what a channel may hold. */
@@ -97,7 +105,7 @@ export function spikesOf(log: FlightLog): Spoilt[] {
     const of = w.channels.map((id) => log.channels[id]);
     if (!of.every((c) => c !== undefined)) return [];
     const rows = filled(of),
-      found = leaps(log.t, of, rows, allowance(of, rows, w));
+      found = leapsBothWays(log.t, of, rows, allowance(of, rows, w));
     return found.map((run) => ({
       fault: {
         kind: 'spikes',

@@ -2,10 +2,11 @@
  * What a log said, as measurements: each result under the quantity that it is of, in the state that was flown. What is of no
  * quantity of the computation, or of no one leg, keeps its own name and teaches nothing.
  */
+import type { Ledger } from '../assess';
 import type { Conditions, LogEntry, Measurement, Source, TestBody } from '../design';
 import { RESULTS, type LogResult, type ResultId } from '../log';
 import type { LegReading } from './legsFlown';
-import { measuredKey } from './measured';
+import { entryMeasured, measuredKey } from './measured';
 
 interface Meaning {
   readonly quantity: string;
@@ -113,13 +114,17 @@ export function logMeasurements(results: readonly LogResult[], told: LogTold): M
 /** How far a leg went and how long its pilot took is of how it was flown. */
 const OF_THE_FLYING = 'of how far and how long it was flown; tick it where the course was the mission’s own';
 
-/** What the legs of a mission took, as they were found in a flight: kept beside what is predicted of each. */
+/**
+ * What the legs of a mission took, as they were found in a flight: kept beside what is predicted of each. Legs that the ledger
+ * does not tell, as those of a mission that any state may fly, are told by what is measured of the whole lap.
+ */
 export function legMeasurements(
   readings: readonly LegReading[],
   mission: string,
   { file, source, state, conditions }: Omit<LogTold, 'aspectRatio'>,
+  ledger: Ledger,
 ): Measurement[] {
-  return readings.flatMap(({ leg, name, passes, time, energy, charge }) => {
+  const all = readings.flatMap(({ leg, name, passes, time, energy, charge }) => {
     const told = [
       ['legTime', time, 'from end to end'],
       ['legEnergy', energy, 'power over time, sensor 3 %'],
@@ -145,6 +150,7 @@ export function legMeasurements(
           ],
     );
   });
+  return all.filter((m) => entryMeasured(ledger, m));
 }
 
 /** Name and kind of what a log may say, where the computation has no such number. */

@@ -1,6 +1,7 @@
 /** Legs of a mission in a flight: by the order in which they are flown, not by their kind alone. */
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
+import type { Ledger } from '../assess';
 import { measurementSchema, type Leg, type Mission } from '../design';
 import type { FlightLog, Segment } from '../log';
 import { legMeasurements } from './fromLog';
@@ -133,11 +134,21 @@ describe('what a leg took', () => {
     expect(out.passes).toBe(2);
     expect(out.energy!.value).toBeCloseTo(250, 6);
     expect(out.charge!.value).toBeCloseTo(25, 6);
-    const told = legMeasurements([out], 'm', { file: 'f', source: 'logged', state: 'ferry', conditions: {} });
+    const from = { file: 'f', source: 'logged', state: 'ferry', conditions: {} } as const,
+      known = (['legTime', 'legEnergy', 'legCharge'] as const).map((id) => ({
+        id,
+        state: 'all',
+        part: 'm',
+        leg: 'out',
+      })),
+      ledger = { entries: known } as unknown as Ledger,
+      told = legMeasurements([out], 'm', from, ledger);
     expect(told.map((m) => m.quantity)).toEqual(['legTime', 'legEnergy', 'legCharge']);
     for (const m of told) {
       expect(measurementSchema.safeParse(m).success).toBe(true);
       expect(m).toMatchObject({ part: 'm', leg: 'out', setAside: true });
     }
+    // a leg that nothing is predicted of is told by its lap
+    expect(legMeasurements([{ ...out, leg: 'other' }], 'm', from, ledger)).toEqual([]);
   });
 });

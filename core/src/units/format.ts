@@ -129,13 +129,20 @@ export function formatMeasured(si: number, sigma: number | null, kind: KindName,
   return withUnit(spread === null ? value : `${value} ± ${spread}`, unit);
 }
 
+/** A reading is never shown without its spread, however small that is: a two-thousandth of it at least. */
+export const formatReading = (si: number, sigma: number, kind: KindName, system: UnitSystem): string =>
+  formatMeasured(si, Math.max(sigma, MATTERS * Math.abs(si)), kind, system);
+
 /** What an edit field shows: full enough to round-trip a typed value, no grouping. */
 export function formatForEditing(si: number, kind: KindName, system: UnitSystem): string {
   const x = toShown(si, shownUnit(kind, system));
   return String(Number(x.toPrecision(7)));
 }
 
+/** Share of a value. */
+const MATTERS = 5e-4;
+
 /** Whether an uncertainty is worth showing beside its value: at least a two-thousandth of it. */
 export function spreadMatters(value: number, sigma: number): boolean {
-  return Number.isFinite(sigma) && sigma > 0 && sigma >= 5e-4 * Math.abs(value);
+  return Number.isFinite(sigma) && sigma > 0 && sigma >= MATTERS * Math.abs(value);
 }

@@ -11,6 +11,7 @@ export {
   formatSpread,
   formatForEditing,
   formatMeasured,
+  formatReading,
   writtenWithSpread,
   spreadMatters,
 } from './format';

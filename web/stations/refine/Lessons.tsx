@@ -47,7 +47,7 @@ function Far({ rows }: { rows: readonly FitRow[] }) {
   if (rows.length === 0) return null;
   return (
     <div className="caution">
-      Far from what was expected, and worth a second look. Kept, but counting less:
+      Far from what was expected, and worth a second look. Kept; what lies far from all the rest counts less:
       {rows.map((r) => (
         <div key={`${r.test} ${r.quantity} ${r.state} ${r.source}`} className="small">
           {named(r.quantity)}, {r.source}, {title(r.test)}: {Math.abs(r.surprise).toFixed(1)} sigma{' '}

@@ -11,7 +11,7 @@ import {
   measurementsOf,
   recordQuestions,
 } from '@skiametra/core/trial';
-import { formatMeasured, formatQuantity } from '@skiametra/core/units';
+import { formatQuantity, formatReading } from '@skiametra/core/units';
 import { askedOf } from '../../parts/marks/useMarks';
 import { placeName } from '../../parts/numberName';
 import { MarkLegend, ThreeMark } from '../../parts/marks/ThreeMark';
@@ -96,9 +96,7 @@ function Group({ id, of }: { id: string; of: readonly { m: Measurement; i: numbe
       <b className="strong">{def.name}</b> {place && <span className="dim tiny">{place}</span>}
       {of.map(({ m, i }) => (
         <div key={i} className={m.setAside ? 'measuredrow aside' : 'measuredrow'}>
-          <span className="num measuredtext oneline">
-            {formatMeasured(m.value, m.sigma, def.kind, units)}
-          </span>
+          <span className="num measuredtext oneline">{formatReading(m.value, m.sigma, def.kind, units)}</span>
           {e && (
             <ThreeMark
               name={def.name}

@@ -2,7 +2,7 @@
 /** Each number's way on one scale, version by version: predicted before its tests, measured by each, predicted after. */
 import { quantityDef, readRef } from '@skiametra/core/assess';
 import type { Measurement } from '@skiametra/core/design';
-import { formatMeasured, formatQuantity, type KindName } from '@skiametra/core/units';
+import { formatMeasured, formatQuantity, formatReading, type KindName } from '@skiametra/core/units';
 import { numberName } from '../../../parts/numberName';
 import { scaleOf } from '../../../parts/marks/marks';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -106,7 +106,7 @@ function Readings({ lane, kind }: { lane: Lane; kind: KindName }) {
         <span key={i} title={m.from}>
           {i > 0 && ' · '}
           <span className={m.setAside ? '' : 'measuredtext'}>
-            {formatMeasured(m.value, m.sigma, kind, units)}
+            {formatReading(m.value, m.sigma, kind, units)}
           </span>{' '}
           {m.source}, {title}
           {day(m)}

@@ -131,7 +131,7 @@ export class LogDesk {
     };
     const measured = [
       ...logMeasurements(reduced.results, { ...told, aspectRatio }),
-      ...(mission ? legMeasurements(reduced.legReadings, mission.id, told) : []),
+      ...(mission && ledger ? legMeasurements(reduced.legReadings, mission.id, told, ledger) : []),
     ];
     return this.set(withLog(body, { ...entry, faults: { ...reduced.counts } }, measured));
   }
