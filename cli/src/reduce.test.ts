@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
+import { seasonFlights } from '@skiametra/devices';
 import { main } from './main';
 
 const folder = mkdtempSync(join(tmpdir(), 'skia-reduce-'));
@@ -72,6 +73,16 @@ describe('skia reduce', () => {
     expect(lines.at(-1)).toEqual({
       quality: { rows: 501, duplicates: 1, disorder: 0, gaps: 0, spikes: 0, frozen: 0, empty: 0 },
     });
+  });
+  it('every result that is of something says in which unit', async () => {
+    const flown = join(folder, 'flown.csv');
+    writeFileSync(flown, seasonFlights()[1]!.text());
+    const { out } = await skia('reduce', flown, '--mass', '2', '--wing-area', '0.4');
+    const bare = linesOf(out).filter((l) => l.unit === '1');
+    expect(bare.map((l) => l.result).sort()).toEqual([
+      'airspeedFactor',
+      ...['glideRatio', 'inducedFactor', 'maxLoadFactor', 'turnLoadFactor'],
+    ]);
   });
   it('a column named by hand, in another unit', async () => {
     const { out } = await skia('reduce', path, '--map', 'height=Höhe:m');

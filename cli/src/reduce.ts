@@ -102,6 +102,12 @@ const UNITS: Readonly<Partial<Record<LogResult['kind'], string>>> = {
   specificPower: 'W/kg',
   time: 's',
   angle: 'deg',
+  energy: 'J',
+  charge: 'A s',
+  current: 'A',
+  voltage: 'V',
+  power: 'W',
+  rotation: 'rad/s',
 };
 const round = (v: number) => Number(v.toPrecision(6));
 

@@ -6,7 +6,14 @@ export { faultCounts, faultId } from './fault';
 export type { Fault, FaultKind } from './fault';
 export { reduceFlight } from './reduceFlight';
 export type { ReducedLog } from './reduceFlight';
-export { CURRENT_OFF, FIX_HEIGHT_WANDERS, HEIGHT_WANDERS, PLACE_NOISE, PLACE_WANDERS } from './sensors';
+export {
+  CURRENT_OFF,
+  CURRENT_SAID,
+  FIX_HEIGHT_WANDERS,
+  HEIGHT_WANDERS,
+  PLACE_NOISE,
+  PLACE_WANDERS,
+} from './sensors';
 export type { Wandering } from './sensors';
 export { RESULTS } from './result';
 export type { LogResult, ResultId } from './result';

@@ -10,7 +10,7 @@ import type { Motion } from './motion';
 import { integralOf, wattsOf } from './power';
 import { startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
-import { CURRENT_OFF } from './sensors';
+import { CURRENT_OFF, CURRENT_SAID } from './sensors';
 import { rowsWhere, type Span } from './span';
 import type { ReduceTask } from './task';
 
@@ -161,7 +161,7 @@ export function lapResults({ log, motion: m, air, segments }: ReduceTask): LogRe
         resultOf(
           'lapEnergy',
           { value, sigma: Math.hypot(sigma, CURRENT_OFF * value) },
-          { segment, count, method: 'power over time, sensor 3 %' },
+          { segment, count, method: `power over time, ${CURRENT_SAID}` },
         ),
       );
   }

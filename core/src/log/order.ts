@@ -112,42 +112,59 @@ function picked(log: FlightLog, t: Float64Array, rows: Int32Array): FlightLog {
   };
 }
 
-/** @param kept ids of faults that are left as they are */
-export function orderOf(raw: FlightLog, kept: ReadonlySet<string>): { log: FlightLog; faults: Fault[] } {
-  const faults: Fault[] = [];
-  const timed = Int32Array.from(raw.t.keys()).filter((i) => Number.isFinite(raw.t[i]));
-  if (timed.length < raw.t.length)
-    faults.push({ kind: 'empty', channel: null, from: 0, to: 0, count: raw.t.length - timed.length });
-  const log = timed.length < raw.t.length ? picked(raw, raw.t, timed) : raw;
+/** Rows that tell a time, and how many do not. */
+function timedRows(raw: FlightLog, faults: Fault[]): FlightLog {
+  const timed = Int32Array.from(raw.t.keys()).filter((i) => Number.isFinite(raw.t[i])),
+    count = raw.t.length - timed.length;
+  if (count === 0) return raw;
+  faults.push({ kind: 'empty', channel: null, from: 0, to: 0, count });
+  return picked(raw, raw.t, timed);
+}
+
+/** Times with the jumps of the clock put right that nobody took back. */
+function steadyTimes(log: FlightLog, kept: ReadonlySet<string>, faults: Fault[]): Float64Array {
+  const { t } = log;
   const jumps = jumpsOf(log).filter(({ at, by }) => {
-    const f: Fault = { kind: 'jumps', channel: null, from: log.t[at - 1], to: log.t[at - 1] + by, count: 1 };
+    const f: Fault = { kind: 'jumps', channel: null, from: t[at - 1], to: t[at - 1] + by, count: 1 };
     faults.push(f);
     return !kept.has(faultId(f));
   });
-  const t = jumps.length > 0 ? shifted(log.t, jumps) : log.t;
-  const late: number[] = [];
+  return jumps.length > 0 ? shifted(t, jumps) : t;
+}
+
+/** Rows by their times. */
+function sortedRows(t: Float64Array, faults: Fault[]): Int32Array {
+  const order = Int32Array.from(t.keys()),
+    late: number[] = [];
   for (let i = 1, past = t[0]; i < t.length; i++) {
     if (t[i] < past) late.push(i);
     else past = t[i];
   }
-  const order = Int32Array.from(t.keys());
-  if (late.length > 0) {
-    order.sort((a, b) => t[a] - t[b] || a - b);
-    const [from, to] = [t[late[0]], t[late.at(-1)!]];
-    faults.push({ kind: 'disorder', channel: null, from, to, count: late.length });
+  if (late.length === 0) return order;
+  const [from, to] = [t[late[0]], t[late.at(-1)!]];
+  faults.push({ kind: 'disorder', channel: null, from, to, count: late.length });
+  return order.sort((a, b) => t[a] - t[b] || a - b);
+}
+
+/** @param kept ids of faults that are left as they are */
+export function orderOf(raw: FlightLog, kept: ReadonlySet<string>): { log: FlightLog; faults: Fault[] } {
+  const faults: Fault[] = [],
+    log = timedRows(raw, faults),
+    t = steadyTimes(log, kept, faults),
+    order = sortedRows(t, faults),
+    { again, isCoarse } = repeats(t, order, log),
+    count = again.reduce((s, v) => s + v, 0);
+  if (count > 0) {
+    const [from, to] = [t[order[again.indexOf(1)]], t[order[again.lastIndexOf(1)]]];
+    faults.push({ kind: 'duplicates', channel: null, from, to, count });
   }
-  const { again, isCoarse } = repeats(t, order, log),
-    doubles = again.reduce((s, v) => s + v, 0);
-  const first = again.indexOf(1),
-    double: Fault = {
-      kind: 'duplicates',
-      channel: null,
-      from: first < 0 ? 0 : t[order[first]],
-      to: first < 0 ? 0 : t[order[again.lastIndexOf(1)]],
-      count: doubles,
-    };
-  if (doubles > 0) faults.push(double);
-  const rows = doubles > 0 ? order.filter((_, k) => again[k] === 0) : order;
-  const done = late.length > 0 || doubles > 0 || jumps.length > 0 ? picked(log, t, rows) : log;
+  const inOrder = count === 0 && t === log.t && faults.every((f) => f.kind !== 'disorder'),
+    done = inOrder
+      ? log
+      : picked(
+          log,
+          t,
+          order.filter((_, k) => again[k] === 0),
+        );
   return { log: isCoarse ? { ...done, t: spreadOut(done.t) } : done, faults };
 }

@@ -5,10 +5,8 @@ import { meanOf, meanWithSpread, medianOf, quantileOf } from './middle';
 import { smoothed, type Segment } from './phases';
 import { rangeOf, rowsWhere, type Span } from './span';
 import { resultOf, type LogResult } from './result';
-import { CURRENT_OFF } from './sensors';
+import { CURRENT_OFF, CURRENT_SAID } from './sensors';
 import { longest, type ReduceTask } from './task';
-
-const SENSOR = CURRENT_OFF;
 
 /** Power of a pack at every row that has it [W]; null where the log does not say. */
 export function wattsOf({ channels: { volts, amps, power } }: FlightLog): Float64Array | null {
@@ -101,19 +99,19 @@ export function powerResults(task: ReduceTask): LogResult[] {
       of = {
         segment: by.name,
         count: rows.length,
-        method: `mean of the three seconds within 3 % of the most, ${what}, sensor 3 %`,
+        method: `mean of the three seconds within 3 % of the most, ${what}, ${CURRENT_SAID}`,
       };
     if (most > 0 && flown.mass)
       out.push(
-        resultOf('powerToWeight', { value: most / flown.mass, sigma: (SENSOR * most) / flown.mass }, of),
+        resultOf('powerToWeight', { value: most / flown.mass, sigma: (CURRENT_OFF * most) / flown.mass }, of),
       );
     const used = integralOf(log.t, watts, span);
     if (used > 0)
       out.push(
         resultOf(
           'energyUsed',
-          { value: used, sigma: SENSOR * used },
-          { ...of, method: `${what} over time, sensor 3 %` },
+          { value: used, sigma: CURRENT_OFF * used },
+          { ...of, method: `${what} over time, ${CURRENT_SAID}` },
         ),
       );
   }
@@ -131,14 +129,14 @@ function chargeResults({ log }: ReduceTask, by: Segment): LogResult[] {
   const of = {
       segment: by.name,
       count: counted.length || (amps ? rowsIn(log.t, amps, span).length : 0),
-      method: own > 0 ? 'counted by the logger' : 'amps over time, sensor 3 %',
+      method: own > 0 ? 'counted by the logger' : `amps over time, ${CURRENT_SAID}`,
     },
     time = by.to - by.from;
   return [
-    resultOf('chargeUsed', { value, sigma: SENSOR * value }, of),
+    resultOf('chargeUsed', { value, sigma: CURRENT_OFF * value }, of),
     resultOf(
       'meanCurrent',
-      { value: value / time, sigma: (SENSOR * value) / time },
+      { value: value / time, sigma: (CURRENT_OFF * value) / time },
       { ...of, method: `${of.method}; take-off, climb, turns and all: of no one leg` },
     ),
   ];
@@ -161,8 +159,8 @@ export function hoverResults({ log, segments }: ReduceTask): LogResult[] {
     return [
       resultOf(
         id,
-        { value, sigma: Math.hypot(sigma, SENSOR * value) },
-        { segment, count: rows.flat().length, method: 'mean while it hung still, sensor 3 %' },
+        { value, sigma: Math.hypot(sigma, CURRENT_OFF * value) },
+        { segment, count: rows.flat().length, method: `mean while it hung still, ${CURRENT_SAID}` },
       ),
     ];
   };

@@ -18,6 +18,8 @@ export const HEIGHT_WANDERS: Wandering = { sd: 0.35, seconds: 150 };
 export const FIX_HEIGHT_WANDERS: Wandering = { sd: 1.4, seconds: 45 };
 /** A current sensor is off by this share all through, and with it power and charge. */
 export const CURRENT_OFF = 0.03;
+/** The same in words, behind a method. */
+export const CURRENT_SAID = `sensor ${100 * CURRENT_OFF} %`;
 
 /** Standard deviation of the change of such a value over a time. */
 export const changeOver = ({ sd, seconds }: Wandering, time: number): number =>

@@ -3,7 +3,7 @@ import { rowsIn } from './lines';
 import { meanOf, meanWithSpread } from './middle';
 import type { Segment } from './phases';
 import { resultOf, type LogResult } from './result';
-import { CURRENT_OFF } from './sensors';
+import { CURRENT_OFF, CURRENT_SAID } from './sensors';
 import type { ReduceTask } from './task';
 
 type Span = Pick<Segment, 'from' | 'to'>;
@@ -61,7 +61,7 @@ export function straightResults({ log, segments }: ReduceTask): LogResult[] {
       { value, sigma: Math.hypot(sigma, CURRENT_OFF * value) },
       {
         segment: `${rows.length} straights of laps`,
-        method: 'mean of the amps, turns and the rolls into them left out, sensor 3 %',
+        method: `mean of the amps, turns and the rolls into them left out, ${CURRENT_SAID}`,
         count: rows.flat().length,
       },
     ),

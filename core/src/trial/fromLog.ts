@@ -4,7 +4,7 @@
  */
 import type { Ledger } from '../assess';
 import type { Conditions, LogEntry, Measurement, Source, TestBody } from '../design';
-import { RESULTS, type LogResult, type ResultId } from '../log';
+import { CURRENT_SAID, RESULTS, type LogResult, type ResultId } from '../log';
 import type { LegReading } from './legsFlown';
 import { entryMeasured, measuredKey } from './measured';
 
@@ -127,8 +127,8 @@ export function legMeasurements(
   const all = readings.flatMap(({ leg, name, passes, time, energy, charge }) => {
     const told = [
       ['legTime', time, 'from end to end'],
-      ['legEnergy', energy, 'power over time, sensor 3 %'],
-      ['legCharge', charge, 'amps over time, sensor 3 %'],
+      ['legEnergy', energy, `power over time, ${CURRENT_SAID}`],
+      ['legCharge', charge, `amps over time, ${CURRENT_SAID}`],
     ] as const;
     return told.flatMap(([quantity, value, how]): Measurement[] =>
       value === null

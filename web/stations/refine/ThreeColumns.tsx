@@ -76,7 +76,11 @@ export function ThreeColumns() {
           </thead>
           <tbody>
             {rows.map(({ key, id, state, def, place, marks }) => (
-              <tr key={key} className="clickable" onClick={() => setWhy({ id, state })}>
+              <tr
+                key={key}
+                // why is told of numbers of a state, not of one leg
+                {...(place ? {} : { className: 'clickable', onClick: () => setWhy({ id, state }) })}
+              >
                 <td>
                   {def.name}{' '}
                   <span className="dim tiny">
