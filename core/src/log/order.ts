@@ -114,10 +114,9 @@ function picked(log: FlightLog, t: Float64Array, rows: Int32Array): FlightLog {
 
 /** Rows that tell a time, and how many do not. */
 function timedRows(raw: FlightLog, faults: Fault[]): FlightLog {
-  const timed = Int32Array.from(raw.t.keys()).filter((i) => Number.isFinite(raw.t[i])),
-    count = raw.t.length - timed.length;
-  if (count === 0) return raw;
-  faults.push({ kind: 'empty', channel: null, from: 0, to: 0, count });
+  if (raw.t.every(Number.isFinite)) return raw;
+  const timed = Int32Array.from(raw.t.keys()).filter((i) => Number.isFinite(raw.t[i]));
+  faults.push({ kind: 'empty', channel: null, from: 0, to: 0, count: raw.t.length - timed.length });
   return picked(raw, raw.t, timed);
 }
 

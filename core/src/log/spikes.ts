@@ -72,10 +72,19 @@ function leaps(t: Float64Array, of: Columns, rows: Int32Array, may: (seconds: nu
   return out;
 }
 
+/** A step longer than this lets a value go far [s]. */
+const LONG_STEP = 0.5;
+
+function hasGap(t: Float64Array, rows: Int32Array): boolean {
+  for (let k = 1; k < rows.length; k++) if (t[rows[k]] - t[rows[k - 1]] > LONG_STEP) return true;
+  return false;
+}
+
 /** The same from both sides: right behind a gap a leap away is no faster than the gap allows, but the one back is. */
 function leapsBothWays(t: Float64Array, of: Columns, rows: Int32Array, may: (seconds: number) => number) {
-  const found = leaps(t, of, rows, may),
-    seen = new Set(found.flat()),
+  const found = leaps(t, of, rows, may);
+  if (!hasGap(t, rows)) return found;
+  const seen = new Set(found.flat()),
     backwards = leaps(t, of, rows.slice().reverse(), may).map((run) => run.reverse());
   return [...found, ...backwards.filter((run) => !run.some((i) => seen.has(i)))].sort((a, b) => a[0] - b[0]);
 }
