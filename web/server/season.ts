@@ -3,6 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import { assess, entryNamed, type Ledger } from '@skiametra/core/assess';
 import {
   emptyRecord,
+  missionInView,
   type Brief,
   type Design,
   type DesignDocument,
@@ -44,7 +45,7 @@ async function reduced(
   const { log, faults } = cleanLog(placed(read.log)),
     { results, segments } = reduceFlight(log, flownOf(body, brief, ledger)),
     { state } = body.card,
-    [mission] = brief.missions;
+    mission = missionInView(brief, null);
   const t = log.t,
     entry: LogEntry = {
       file: sumOf(bytes),

@@ -45,6 +45,10 @@ export function courseOf(brief: Brief): LapCourse | null {
 /** Whether its first leg asks no state: any may fly it. */
 export const isFree = (m: Mission): boolean => (m.rounds.flatMap((r) => r.legs)[0]?.state ?? null) === null;
 
+/** The mission in view: the chosen one, else the first that names its states, else the first; null where there is none. */
+export const missionInView = ({ missions }: Brief, wanted: string | null): Mission | null =>
+  missions.find((m) => m.id === wanted) ?? missions.find((m) => !isFree(m)) ?? missions[0] ?? null;
+
 /** Missions that name their states, and those that any state may fly; without those that have no leg yet. */
 export const boundMissions = (brief: Brief, { states }: Pick<Design, 'states'>): Mission[] =>
   brief.missions.filter((m) => hasLegs(m) && !isFree(m) && namesStates(m, states));

@@ -75,7 +75,16 @@ export type { Dropping, Stated, StatedKind, Winch } from './airTaskSchema';
 export { ARM_KINDS, ownMaterialSchema } from './memberSchema';
 export type { Arm, Member, MemberKind, MemberShape, OwnMaterial, Repair, TipSizes } from './memberSchema';
 export { DEFAULT_CHORD_PLACE, membersOf, sparOf } from './members';
-export { boundMissions, courseOf, freeMissions, isFree, lapMission, legIds, straightWay } from './course';
+export {
+  boundMissions,
+  courseOf,
+  freeMissions,
+  isFree,
+  lapMission,
+  legIds,
+  missionInView,
+  straightWay,
+} from './course';
 export type { LapCourse } from './course';
 export { missionsAsked, wordOf } from './formulaNames';
 export { UP, drivesOf, layOut, powertrainOf, thrustersOf, unknownParts, withPowertrain } from './powertrain';

@@ -1,7 +1,7 @@
 /** Climb, loads, height, distance and time in the air, as results. */
 import { G0 } from '../air';
 import { rowsIn, slopeIn } from './lines';
-import { medianOf } from './middle';
+import { scatterOf } from './middle';
 import type { Motion } from './motion';
 import { smoothed, startHeight, type Segment } from './phases';
 import { resultOf, type LogResult } from './result';
@@ -80,7 +80,7 @@ export function loadResult({ log, segments }: ReduceTask): LogResult[] {
   const [a, b, c] = [az[rows[top - 1]], az[rows[top]], az[rows[top + 1]]],
     peak = vertex(a, b, c);
   // noise: what neighbours differ by, of the middle of the flight
-  const noise = (1.4826 * medianOf(rows.slice(1).map((r, k) => Math.abs(az[r] - az[rows[k]])))) / Math.SQRT2;
+  const noise = scatterOf(rows.slice(1).map((r, k) => Math.abs(az[r] - az[rows[k]]))) / Math.SQRT2;
   // few readings a peak: how far the parabola is from the pull's own shape is not known
   const shape = 0.01 * Math.max(0, peak - G0);
   return [
@@ -99,9 +99,9 @@ export function heightResult({ motion: m, segments }: ReduceTask): LogResult[] {
   const h = smoothed(m.t, m.height, 0.5),
     rows = rowsIn(m.t, h, by),
     top = rows.reduce((a, i) => (h[i] > h[a] ? i : a), rows[0] ?? 0);
-  const off = medianOf(rows.map((i) => Math.abs(m.height[i] - h[i]))),
+  const off = scatterOf(rows.map((i) => Math.abs(m.height[i] - h[i]))),
     since = m.t[top] - m.t[0],
-    sigma = Math.hypot(changeOver(m.heightWanders, since), (1.4826 * (off || 0)) / 2);
+    sigma = Math.hypot(changeOver(m.heightWanders, since), off / 2);
   const method = 'largest mean of a second, over the height at the start';
   return [
     {

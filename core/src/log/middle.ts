@@ -14,8 +14,15 @@ export function quantileOf(values: ArrayLike<number>, share: number): number {
 /** NaN of none. */
 export const medianOf = (values: ArrayLike<number>): number => quantileOf(values, 0.5);
 
-export const sumOf = (v: readonly number[]): number => v.reduce((s, x) => s + x, 0);
-export const meanOf = (v: readonly number[]): number => sumOf(v) / v.length;
+/** Standard deviation of what misses by these sizes, by their middle: a few wild ones do not move it. */
+export const scatterOf = (sizes: ArrayLike<number>): number => 1.4826 * (medianOf(sizes) || 0);
+
+export const sumOf = (v: readonly number[] | Float64Array): number => {
+  let sum = 0;
+  for (const x of v) sum += x;
+  return sum;
+};
+export const meanOf = (v: readonly number[] | Float64Array): number => sumOf(v) / v.length;
 
 /** Few repeats know their own spread badly: 68 % of Student's t by the number of repeats less one (any table of it). */
 const STUDENT = [1.84, 1.32, 1.2, 1.14, 1.11, 1.09, 1.08, 1.07, 1.06];

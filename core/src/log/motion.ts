@@ -4,7 +4,7 @@
  * 1964): a straight line through a circle would come out too slow.
  */
 import type { ChannelId, FlightLog } from './channels';
-import { medianOf } from './middle';
+import { medianOf, scatterOf } from './middle';
 import { FIX_HEIGHT_WANDERS, HEIGHT_WANDERS, type Wandering } from './sensors';
 
 export interface Motion {
@@ -119,7 +119,7 @@ function noiseOf(v: Float64Array): number {
     const d = v[i] - 3 * v[i - 1] + 3 * v[i - 2] - v[i - 3];
     if (Number.isFinite(d)) sizes.push(Math.abs(d));
   }
-  return sizes.length > 20 ? (1.4826 * medianOf(sizes)) / Math.sqrt(20) : 0;
+  return sizes.length > 20 ? scatterOf(sizes) / Math.sqrt(20) : 0;
 }
 
 /** A height in whole steps is missed by a part of one, however still it stands. */
@@ -131,10 +131,7 @@ function heightNoise(h: Float64Array): number {
 }
 
 /** Nothing is missed by more than it scatters: a height that leapt once is no coarse one. */
-function scatterOf(v: Float64Array): number {
-  const known = v.filter(Number.isFinite).map(Math.abs);
-  return known.length > 0 ? 1.4826 * medianOf(known) : 0;
-}
+const sizeOf = (v: Float64Array): number => scatterOf(v.filter(Number.isFinite).map(Math.abs));
 
 /** All rows are the column itself. */
 function taken(of: Float64Array, rows: Int32Array): Float64Array {
@@ -198,7 +195,7 @@ export function motionOf(log: FlightLog): Motion {
     climb,
     step: usualOf(t) || 0,
     own,
-    climbNoise: height ? Math.min(slopeNoise(t, heightNoise(h)), scatterOf(climb)) : 0,
+    climbNoise: height ? Math.min(slopeNoise(t, heightNoise(h)), sizeOf(climb)) : 0,
     heightWanders: height === 'height' ? FIX_HEIGHT_WANDERS : HEIGHT_WANDERS,
     noise,
   };

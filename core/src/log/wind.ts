@@ -4,7 +4,7 @@
  * circle (IEEE Transactions on Instrumentation and Measurement 25, 1976), then robust on what is truly missed.
  */
 import { fitRobust, solveDense } from '../numeric';
-import { medianOf } from './middle';
+import { meanOf, scatterOf } from './middle';
 
 export interface WindFit {
   /** towards which it blows [m/s] */ readonly east: number;
@@ -65,8 +65,6 @@ export function kasaCircle({ east, north }: Velocities): [number, number, number
   return [x, y, Math.sqrt(Math.max(0, c + x * x + y * y))];
 }
 
-const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
-
 /**
  * A reading that scatters makes its factor come out too small: by the share of what it scatters in its mean square (regression
  * dilution, a general fact of least squares).
@@ -75,7 +73,7 @@ const meanOf = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
 function attenuated({ east, north, sensor, noise = 0 }: Points, [we, wn, k]: readonly number[]): number {
   const s = sensor!,
     off = s.map((v, i) => Math.abs(Math.hypot(east[i] - we, north[i] - wn) - k * v)),
-    scatter = (1.4826 * medianOf(off)) ** 2 - noise * noise,
+    scatter = scatterOf(off) ** 2 - noise * noise,
     square = (k * k * s.reduce((sum, v) => sum + v * v, 0)) / s.length;
   return 1 + Math.max(0, scatter) / square;
 }

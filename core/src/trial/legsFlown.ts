@@ -2,7 +2,6 @@
  * Legs of a mission found in a flight: its stretches in time are laid beside the legs in the order in which they are flown, and
  * as many as fit one another in that order are taken (longest common subsequence, a general method).
  */
-import { G0 } from '../air';
 import { entryOf, flownOf, type Ledger } from '../assess';
 import type { Design, Leg, Mission, SegmentKind } from '../design';
 import {
@@ -14,6 +13,7 @@ import {
   type FlightLog,
   type Segment,
 } from '../log';
+import { turnAt } from '../mission';
 
 /** A mission to be looked for, and how long each of its legs is expected to take [s], by id where anybody knows. */
 export interface Course {
@@ -32,7 +32,7 @@ function timeAtLapSpeed(
   if (!v) return undefined;
   if (leg.kind === 'straight') return leg.length === undefined ? leg.time : (times * leg.length) / v;
   const angle = Math.abs(leg.angle ?? Math.PI);
-  return (times * angle * v) / (G0 * Math.tan(leg.bank ?? turnBank));
+  return times * angle * turnAt(v, leg.bank ?? turnBank).secondsPerRadian;
 }
 
 /** @param state that was flown */

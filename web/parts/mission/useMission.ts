@@ -1,6 +1,6 @@
 'use client';
 /** The mission that is looked at, and what it comes to; the first that names its states where none was chosen. */
-import { isFree, type Mission } from '@skiametra/core/design';
+import { missionInView, type Mission } from '@skiametra/core/design';
 import type { MissionReport } from '@skiametra/core/views';
 import { reportMission } from '../../workers/coreClient';
 import { useLiveReport } from '../useLiveReport';
@@ -13,8 +13,7 @@ export function useMission(): {
 } {
   const missions = useWorkspace((w) => w.content.document.brief.missions),
     wanted = useWorkspace((w) => w.missionId);
-  const mission =
-    missions.find((m) => m.id === wanted) ?? missions.find((m) => !isFree(m)) ?? missions[0] ?? null;
+  const mission = missionInView({ missions }, wanted);
   const { report, trouble } = useLiveReport(`mission ${mission?.id ?? ''}`, (at) =>
     mission ? reportMission({ ...at, mission: mission.id }) : Promise.resolve(null),
   );

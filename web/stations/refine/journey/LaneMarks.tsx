@@ -1,6 +1,6 @@
 'use client';
 /** One version on the line of a number. */
-import { formatMeasured, type KindName } from '@skiametra/core/units';
+import { formatMeasured, formatReading, type KindName } from '@skiametra/core/units';
 import { placeOn, type Scale } from '../../../parts/marks/marks';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import type { Lane } from './way';
@@ -44,7 +44,9 @@ export function LaneMarks({ lane: { name, before, now, readings }, scale, kind }
     x = (v: number) => `${leftOf(scale, v).toFixed(2)}%`;
   const words = [
     ...(before ? [`before ${spread(before)}`] : []),
-    ...readings.map(({ m, title }) => `${m.source} ${spread(m)}, ${title}`),
+    ...readings.map(
+      ({ m, title }) => `${m.source} ${formatReading(m.value, m.sigma, kind, units)}, ${title}`,
+    ),
     ...(now ? [`now ${spread(now)}`] : []),
   ];
   return (

@@ -6,7 +6,7 @@ import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import type { Reduced } from '../../../workers/logJobs';
 
 interface FoundProps {
-  mission: Mission | undefined;
+  mission: Mission | null;
   found: Reduced['legs'];
   onMission: (id: string) => void;
 }

@@ -1,11 +1,10 @@
 'use client';
 /** The log in view: its trace and its way linked, what is wrong with it, what was flown on the diagrams. */
-import type { LogEntry, TestBody } from '@skiametra/core/design';
+import { missionInView, type LogEntry, type TestBody } from '@skiametra/core/design';
 import type { Segment } from '@skiametra/core/log';
 import { useState } from 'react';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
 import type { Reduced } from '../../../workers/logJobs';
-import { missionInView } from './course';
 import { Faults } from './Faults';
 import { FlownDiagrams } from './FlownDiagrams';
 import { LegsFound } from './LegsFound';
@@ -21,12 +20,8 @@ interface SheetProps {
   body: TestBody;
 }
 
-/** The mission that the state of the card flies: the chosen one of the brief, else its first. */
 function useMissionOf() {
-  return useWorkspace((w) => {
-    const { missions } = w.content.document.brief;
-    return missionInView({ missions }, w.missionId);
-  });
+  return useWorkspace((w) => missionInView(w.content.document.brief, w.missionId));
 }
 
 export function LogSheet({ logs, entry, reduced, body }: SheetProps) {

@@ -1,6 +1,6 @@
 /** Logs of a test: a file is read, mapped, kept, reduced, and reduced again as faults and stretches are set right. */
 import { entryNamed } from '@skiametra/core/assess';
-import type { LogColumn, LogEntry, TestBody } from '@skiametra/core/design';
+import { missionInView, type LogColumn, type LogEntry, type TestBody } from '@skiametra/core/design';
 import type { Segment } from '@skiametra/core/log';
 import {
   conditionsOf,
@@ -16,7 +16,6 @@ import { Stopped } from '../../../workers/lanes';
 import { LogLane } from '../../../workers/logClient';
 import type { Opened, Reduced, TraceId } from '../../../workers/logJobs';
 import type { SetBody } from '../card';
-import { missionInView } from './course';
 import { rememberColumns, rememberedColumns } from './loggers';
 
 interface Draft {

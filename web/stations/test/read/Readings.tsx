@@ -3,7 +3,7 @@
 import { Button } from '@mantine/core';
 import { quantityDef } from '@skiametra/core/assess';
 import { MOST_READINGS, type Reading } from '@skiametra/core/design';
-import { formatMeasured, formatQuantity } from '@skiametra/core/units';
+import { formatQuantity, formatReading } from '@skiametra/core/units';
 import { useState } from 'react';
 import { numberName } from '../../../parts/numberName';
 import { useWorkspace } from '../../../parts/workspace/useWorkspace';
@@ -56,7 +56,7 @@ function ReadingLine({ reading: r, onRemove }: { reading: Reading; onRemove: () 
     <div className="line gap8 low wraps">
       <span>{name}</span>
       <span className="num measuredtext oneline">
-        {formatMeasured(r.value, r.sigma, quantityDef(r.quantity)?.kind ?? 'ratio', units)}
+        {formatReading(r.value, r.sigma, quantityDef(r.quantity)?.kind ?? 'ratio', units)}
       </span>
       <span className="dim tiny">
         {[
