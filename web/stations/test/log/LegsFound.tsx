@@ -39,7 +39,7 @@ function Found({ mission, found }: { mission: Mission; found: Reduced['legs'] })
     return <p className="dim tiny flush">Nothing in this log looks like a leg of {mission.name}.</p>;
   return (
     <p className="tiny flush">
-      Legs of {mission.name} in it:{' '}
+      May be legs of {mission.name}:{' '}
       {seen.map((l, i) => (
         <span key={l.id}>
           {i > 0 && ', '}
